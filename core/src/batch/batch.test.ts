@@ -1,0 +1,171 @@
+import fc from 'fast-check';
+import type { WorkingHours } from '../workshop/index.js';
+import {
+  holdsOn,
+  localTime,
+  nextAction,
+  progressOf,
+  scheduleBatch,
+  wallMinutes,
+  workFrom,
+  type RunEvent,
+  type RunEventBody,
+  type Step,
+} from './index.js';
+
+const hours: WorkingHours = {
+  timeZone: 'UTC',
+  windows: [1, 2, 3, 4, 5].map((weekday) => ({ weekday, from: 480, to: 960 })),
+};
+const monday = wallMinutes('2026-03-02T08:00');
+
+const step = (id: string, minutes: number, rest: Partial<Step> = {}): Step => ({
+  id,
+  partId: 'p',
+  stage: 'turn',
+  title: id,
+  words: [],
+  setup: { place: 'bench', holding: '', tailstock: 'not used' },
+  speed: null,
+  setupMinutes: 0,
+  minutes,
+  remountMinutes: 0,
+  wait: null,
+  locks: [],
+  timers: [],
+  measures: [],
+  against: 'finished',
+  trialFit: false,
+  ...rest,
+});
+
+describe('working time', () => {
+  it('waits for the next span when the work does not fit in what is left of this one', () => {
+    const friday = wallMinutes('2026-03-06T15:30');
+    expect(localTime(workFrom(hours, friday, 45).from)).toBe('2026-03-09T08:00');
+    expect(localTime(workFrom(hours, friday, 30).to)).toBe('2026-03-06T16:00');
+  });
+
+  it('carries over what is longer than a whole span', () => {
+    expect(localTime(workFrom(hours, monday, 600).to)).toBe('2026-03-03T10:00');
+  });
+
+  it('never works outside the hours', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 20_000 }), fc.integer({ min: 1, max: 480 }), (later, minutes) => {
+        const { from, to } = workFrom(hours, monday + later, minutes);
+        const inside = (t: number) => ((t % 1440) + 1440) % 1440;
+        return inside(from) >= 480 && inside(from) < 960 && inside(to) <= 960 && to - from === minutes;
+      }),
+    );
+  });
+});
+
+describe('schedule', () => {
+  // by hand: saw 5 set-up + 3 × 2; glue 3 × 1, cures 60; turn 4 set-up + 3 × 10
+  const steps = [
+    step('saw', 2, { setup: { place: 'saw', holding: '', tailstock: 'not used' }, setupMinutes: 5 }),
+    step('glue', 1, { wait: { minutes: 60, what: 'glue cures' } }),
+    step('turn', 10, {
+      setup: { place: 'lathe', holding: 'centres', tailstock: 'up' },
+      setupMinutes: 4,
+      remountMinutes: 1,
+    }),
+  ];
+
+  it('by operation: all sawn, all glued, then turned as each cures', () => {
+    const plan = scheduleBatch(steps, 3, hours, monday, 'by-operation');
+    // 11 saw, 14 glued (first at 12), first ready at 72, 4 + 1 + 10 = 87, then 98, 109
+    expect(plan.elapsedMinutes).toBe(109);
+    expect(plan.handsOnMinutes).toBe(5 + 6 + 3 + 4 + 33);
+    expect(plan.setups).toBe(3);
+  });
+
+  it('by piece: goes on with the next piece while the first cures', () => {
+    const plan = scheduleBatch(steps, 3, hours, monday, 'by-piece');
+    // 5+2+1 = 8 glued, ready at 68; pieces 2 and 3 glued at 11, 14; turn 68 → 83, 94, 105
+    expect(plan.elapsedMinutes).toBe(105);
+  });
+
+  it('hands-on time is never more than elapsed, and set-ups are fewest by operation', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 30 }), (n) => {
+        const a = scheduleBatch(steps, n, hours, monday, 'by-operation');
+        const b = scheduleBatch(steps, n, hours, monday, 'by-piece');
+        return (
+          a.handsOnMinutes <= a.elapsedMinutes && b.handsOnMinutes <= b.elapsedMinutes && a.setups <= b.setups
+        );
+      }),
+    );
+  });
+});
+
+describe('progress', () => {
+  const steps = [
+    step('glue', 1, { wait: { minutes: 60, what: 'glue cures' } }),
+    step('turn', 10, { locks: [{ stepId: 'glue', reason: 'turning tears out wet glue.' }] }),
+  ];
+  const t0 = Date.parse('2026-03-02T08:00:00.000Z');
+  let count = 0;
+  const event = (piece: number, minute: number, body: RunEventBody): RunEvent => ({
+    id: `e${++count}`,
+    piece,
+    at: new Date(t0 + minute * 60_000).toISOString(),
+    device: 'tablet',
+    sequence: count,
+    planVersion: 1,
+    body,
+  });
+
+  it('keeps a step locked until the one before is done and its wait is over', () => {
+    const before = progressOf(1, []).pieces[0]!;
+    expect(holdsOn(steps[1]!, steps, before, t0)[0]).toMatchObject({ kind: 'lock' });
+    const glued = progressOf(1, [event(1, 0, { kind: 'done', stepId: 'glue' })]).pieces[0]!;
+    expect(holdsOn(steps[1]!, steps, glued, t0 + 59 * 60_000)[0]).toMatchObject({
+      kind: 'wait',
+      until: t0 + 3_600_000,
+    });
+    expect(holdsOn(steps[1]!, steps, glued, t0 + 60 * 60_000)).toEqual([]);
+    const forced = progressOf(1, [event(1, 0, { kind: 'overridden', stepId: 'turn', why: 'fast glue' })])
+      .pieces[0]!;
+    expect(holdsOn(steps[1]!, steps, forced, t0)).toEqual([]);
+  });
+
+  it('says what is next: another piece, the wait that ends first, or finished', () => {
+    const one = [event(1, 0, { kind: 'done', stepId: 'glue' })];
+    expect(nextAction(steps, progressOf(2, one), 'by-piece', t0)).toMatchObject({
+      kind: 'do',
+      piece: 2,
+      step: { id: 'glue' },
+    });
+    const both = [...one, event(2, 5, { kind: 'done', stepId: 'glue' })];
+    expect(nextAction(steps, progressOf(2, both), 'by-piece', t0 + 600_000)).toMatchObject({
+      kind: 'wait',
+      piece: 1,
+      until: t0 + 3_600_000,
+    });
+    const gone = [
+      ...both,
+      event(1, 6, { kind: 'rejected', stepId: 'turn', cause: 'split' }),
+      event(2, 90, { kind: 'done', stepId: 'turn' }),
+    ];
+    expect(nextAction(steps, progressOf(2, gone), 'by-piece', t0 + 9e6)).toEqual({ kind: 'finished' });
+  });
+
+  it('reads the same whatever the order the events arrive in', () => {
+    const measured = event(1, 3, { kind: 'measured', stepId: 'turn', stationId: 's', mm: 120, typed: '120' });
+    const events = [
+      event(1, 0, { kind: 'done', stepId: 'glue' }),
+      measured,
+      event(1, 4, { kind: 'corrected', eventId: measured.id, mm: 12, typed: '12.0', why: 'decimal point' }),
+      event(2, 5, { kind: 'tried', stepId: 'turn', fits: false, note: '' }),
+    ];
+    const straight = progressOf(2, events);
+    expect(straight.readings[0]).toMatchObject({ mm: 12, correctedWhy: 'decimal point' });
+    fc.assert(
+      fc.property(fc.shuffledSubarray(events, { minLength: events.length }), (shuffled) => {
+        expect(progressOf(2, shuffled)).toEqual(straight);
+      }),
+    );
+  });
+});

@@ -1,0 +1,28 @@
+/** What a maker records at the bench. Events are only ever added; a correction is another event. */
+export type RunEventBody =
+  | { kind: 'started'; stepId: string }
+  | { kind: 'done'; stepId: string }
+  | { kind: 'timed'; stepId: string; timerId: string }
+  | { kind: 'measured'; stepId: string; stationId: string; mm: number; typed: string }
+  | { kind: 'corrected'; eventId: string; mm: number; typed: string; why: string }
+  | { kind: 'tried'; stepId: string; fits: boolean; note: string }
+  | { kind: 'overridden'; stepId: string; why: string }
+  | { kind: 'rejected'; stepId: string; cause: string }
+  | { kind: 'noted'; stepId: string; note: string };
+
+export type RunEventKind = RunEventBody['kind'];
+
+export interface RunEvent {
+  /** made by the device, so that sending it again is harmless */
+  id: string;
+  /** piece number in the batch, from 1 */
+  piece: number;
+  /** instant on the device, ISO in UTC */
+  at: string;
+  device: string;
+  /** counts up on each device */
+  sequence: number;
+  /** version of the plan that was followed */
+  planVersion: number;
+  body: RunEventBody;
+}

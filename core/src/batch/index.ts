@@ -1,0 +1,5 @@
+export * from './step.js';
+export * from './workingTime.js';
+export * from './schedule.js';
+export * from './event.js';
+export * from './progress.js';

@@ -1,0 +1,57 @@
+import type { Stage } from '../measure/index.js';
+
+export type Place = 'saw' | 'drill press' | 'bench' | 'lathe';
+
+/** The state a place must be in for a step. Two steps with the same state share one set-up. */
+export interface SetupState {
+  place: Place;
+  holding: string;
+  tailstock: 'up' | 'away' | 'not used';
+}
+
+/** A step that must come first, and why. */
+export interface OrderLock {
+  stepId: string;
+  reason: string;
+}
+
+/** A wait that begins when a step is done. */
+export interface Wait {
+  minutes: number;
+  what: string;
+}
+
+/** A span to be timed within a step, such as one grit. */
+export interface Timer {
+  id: string;
+  label: string;
+  minutes: number;
+}
+
+/** One step of one piece. Sentences may carry length marks. */
+export interface Step {
+  /** stable within the plan and across its versions */
+  id: string;
+  partId: string;
+  stage: Stage;
+  title: string;
+  words: string[];
+  setup: SetupState;
+  speed: string | null;
+  setupMinutes: number;
+  /** hands on for one piece */
+  minutes: number;
+  /** putting this piece back on the lathe when another was on it */
+  remountMinutes: number;
+  wait: Wait | null;
+  locks: OrderLock[];
+  timers: Timer[];
+  /** stations to measure in this step */
+  measures: string[];
+  /** what the readings of this step are held against: the size to cut to, or the finished size */
+  against: 'cut' | 'finished';
+  trialFit: boolean;
+}
+
+export const setupKey = ({ place, holding, tailstock }: SetupState): string =>
+  `${place}|${holding}|${tailstock}`;

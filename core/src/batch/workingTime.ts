@@ -1,0 +1,64 @@
+import type { WorkingHours } from '../workshop/index.js';
+
+/**
+ * Wall-clock minutes: minutes since 1970-01-01 00:00 as the workshop's own clock shows them. Days
+ * that change to or from summer time count 24 hours.
+ */
+export type WallMinutes = number;
+
+const DAY = 24 * 60;
+
+/** `2026-03-02T08:00` on the workshop's clock → wall minutes; NaN when it is not a time. */
+export const wallMinutes = (local: string): WallMinutes => Date.parse(`${local.slice(0, 16)}:00Z`) / 60_000;
+
+/** Wall minutes → `2026-03-02T08:00`. */
+export const localTime = (at: WallMinutes): string =>
+  new Date(Math.round(at) * 60_000).toISOString().slice(0, 16);
+
+/** Monday is 1; 1 January 1970 was a Thursday. */
+const weekdayOf = (day: number): number => ((((day + 3) % 7) + 7) % 7) + 1;
+
+interface Span {
+  from: WallMinutes;
+  to: WallMinutes;
+}
+
+/** Days searched for a working window: a shop that works at all works within two weeks. */
+const HORIZON_DAYS = 15;
+
+/** The working span that contains `at`, or the next one; null when the shop has no hours. */
+function spanFrom({ windows }: WorkingHours, at: WallMinutes): Span | null {
+  const today = Math.floor(at / DAY);
+  for (let day = today; day < today + HORIZON_DAYS; day++) {
+    const spans = windows
+      .filter((w) => w.weekday === weekdayOf(day))
+      .map((w) => ({ from: day * DAY + w.from, to: day * DAY + w.to }))
+      .sort((a, b) => a.from - b.from);
+    for (const span of spans) if (span.to > at) return { from: Math.max(span.from, at), to: span.to };
+  }
+  return null;
+}
+
+/**
+ * When `minutes` of work begun at or after `at` starts and ends. Work that would run past the end of
+ * a span waits for the next one when a whole span holds it; longer work is carried over.
+ */
+export function workFrom(hours: WorkingHours, at: WallMinutes, minutes: number): Span {
+  let span = spanFrom(hours, at);
+  if (!span) return { from: at, to: at + minutes };
+  const longest = Math.max(...hours.windows.map((w) => w.to - w.from));
+  while (span.to - span.from < minutes && minutes <= longest) {
+    const next = spanFrom(hours, span.to);
+    if (!next) break;
+    span = next;
+  }
+  const from = span.from;
+  let left = minutes;
+  while (left > span.to - span.from) {
+    left -= span.to - span.from;
+    const next = spanFrom(hours, span.to);
+    if (!next) break;
+    span = next;
+  }
+  return { from, to: span.from + left };
+}

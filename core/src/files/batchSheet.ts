@@ -1,0 +1,158 @@
+import { formatLength, speak, type Units } from '../measure/index.js';
+import type { Step } from '../batch/index.js';
+import { chosenSchedule, type Plan } from '../plan/index.js';
+import { MARGIN, PAPERS, type Ink, type Page, type Paper } from './page.js';
+
+export interface BatchSheetWish {
+  title: string;
+  orderedBy: string;
+  plan: Plan;
+  units: Units;
+  paper: Paper;
+}
+
+/** A line of the sheet before it has a page. */
+interface Line {
+  size: number;
+  bold?: boolean;
+  text: string;
+  /** second column, for figures beside words */
+  right?: string;
+  gap?: number;
+}
+
+/** Mean width of a character, as a share of its size: used to wrap before a font is chosen. */
+const CHARACTER = 0.5;
+const LEADING = 1.42;
+
+/** The batch on paper, for the wall beside the lathe: blank, drilling, holding, sizes, steps, cautions. */
+export function batchSheet(wish: BatchSheetWish): Page[] {
+  const paper = PAPERS[wish.paper];
+  const width = paper.width - 2 * MARGIN;
+  const lines = linesOf(wish).flatMap((line) => wrap(line, width));
+  return paginate(lines, paper, wish.title);
+}
+
+function linesOf(wish: BatchSheetWish): Line[] {
+  const { plan, units } = wish;
+  const [part] = plan.parts;
+  const mm = (value: number) => formatLength(value, units);
+  const schedule = chosenSchedule(plan);
+  const head = (text: string): Line => ({ size: 4.4, bold: true, text, gap: 3 });
+  const body = (text: string, right?: string): Line => ({ size: 3.5, text, right });
+  return [
+    { size: 7, bold: true, text: wish.title },
+    body(
+      `${part.pieces} pieces in ${part.material.name.toLowerCase()} for ${wish.orderedBy}${plan.order.due ? `, by ${plan.order.due}` : ''}.`,
+    ),
+    body(`Begin ${schedule.start.replace('T', ' ')}, ready ${schedule.end.replace('T', ' ')}.`),
+    head('Blank'),
+    body(
+      `${part.blank.count} blanks, square × length`,
+      `${mm(part.blank.section)} × ${mm(part.blank.length)}`,
+    ),
+    body('clip off each corner', mm(part.blank.octagon.clipLeg)),
+    ...(part.drilling.length > 0 ? [head('Drill')] : []),
+    ...part.drilling.flatMap((d) => [
+      body(
+        `${d.name}: ${d.bit ? `${d.bit.kind} ${mm(d.bit.diameter.mm)}` : 'no bit'}, ${d.rpm} rpm`,
+        `shoulder ${mm(d.toShoulder)}, tape ${mm(d.tapeAt)}`,
+      ),
+    ]),
+    head('Hold'),
+    body(`${part.mount.label}: ${part.mount.headstock}, tail: ${part.mount.tailstock ?? 'nothing'}.`),
+    head('Sizes'),
+    ...part.layout.sizing.map((s) =>
+      body(
+        `${s.label}, ${mm(s.x)} from the reference end`,
+        `cut ${mm(s.cutTo)}, finished ${mm(s.finished)} ± ${mm(s.tolerance)}`,
+      ),
+    ),
+    head('Steps of one piece'),
+    ...part.steps.flatMap((step, i) => stepLines(step, i, units)),
+    ...(part.cautions.length > 0 ? [head('Take care')] : []),
+    ...part.cautions.map((c) => body(`! ${c.words}`)),
+    ...(plan.findings.length > 0 ? [head('Findings')] : []),
+    ...plan.findings.map((f) =>
+      body(`${f.severity.toUpperCase()}: ${speak(`${f.what} ${f.remedy}`, units)}`),
+    ),
+  ];
+}
+
+function stepLines(step: Step, i: number, units: Units): Line[] {
+  const wait = step.wait ? `wait ${minutesInWords(step.wait.minutes)}` : undefined;
+  const timers = step.timers.map((t) => `${t.label} ${t.minutes} min`).join(', ');
+  return [
+    {
+      size: 3.5,
+      bold: true,
+      text: `[  ] ${i + 1}. ${step.title}${step.speed ? `, ${step.speed}` : ''}`,
+      right: wait,
+      gap: 0.8,
+    },
+    ...step.words.map((w): Line => ({ size: 3.3, text: `       ${speak(w, units)}` })),
+    ...(timers ? [{ size: 3.3, text: `       ${timers}` }] : []),
+  ];
+}
+
+/** Minutes as a person would say them: 45 min, 12 h, 1 day 4 h. */
+export function minutesInWords(minutes: number): string {
+  if (minutes < 60) return `${Math.round(minutes * 10) / 10} min`;
+  const hours = Math.round(minutes / 6) / 10;
+  if (hours < 48) return `${hours} h`;
+  const days = Math.floor(hours / 24);
+  const rest = Math.round(hours - days * 24);
+  return `${days} days${rest > 0 ? ` ${rest} h` : ''}`;
+}
+
+function wrap(line: Line, width: number): Line[] {
+  const room = Math.floor(
+    (width - (line.right?.length ?? 0) * line.size * CHARACTER) / (line.size * CHARACTER),
+  );
+  const rows: string[] = [''];
+  for (const word of line.text.split(/(?<=\s)/)) {
+    const last = rows.length - 1;
+    if ((rows[last] ?? '').length + word.length > room && rows[last] !== '') rows.push(`       ${word}`);
+    else rows[last] = (rows[last] ?? '') + word;
+  }
+  return rows.map((text, i) => (i === 0 ? { ...line, text } : { size: line.size, bold: line.bold, text }));
+}
+
+function paginate(lines: Line[], paper: { width: number; height: number }, title: string): Page[] {
+  const pages: Ink[][] = [[]];
+  let y = MARGIN;
+  for (const line of lines) {
+    const height = line.size * LEADING + (line.gap ?? 0);
+    if (y + height > paper.height - MARGIN) {
+      pages.push([]);
+      y = MARGIN;
+    }
+    y += height;
+    const ink = pages.at(-1);
+    ink?.push({ kind: 'text', x: MARGIN, y, size: line.size, text: line.text, bold: line.bold });
+    if (line.right !== undefined)
+      ink?.push({
+        kind: 'text',
+        x: paper.width - MARGIN,
+        y,
+        size: line.size,
+        text: line.right,
+        align: 'right',
+        bold: line.bold,
+      });
+  }
+  return pages.map((ink, i) => ({
+    ...paper,
+    ink: [
+      ...ink,
+      {
+        kind: 'text',
+        x: paper.width - MARGIN,
+        y: paper.height - 6,
+        size: 3,
+        align: 'right',
+        text: `${title}, page ${i + 1} of ${pages.length}`,
+      },
+    ],
+  }));
+}

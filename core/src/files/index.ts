@@ -1,0 +1,3 @@
+export * from './page.js';
+export * from './storyStick.js';
+export * from './batchSheet.js';

@@ -1,0 +1,30 @@
+/** Sheets that Compas prints on, mm. */
+export const PAPERS = {
+  A4: { width: 210, height: 297 },
+  Letter: { width: 215.9, height: 279.4 },
+} as const;
+
+export type Paper = keyof typeof PAPERS;
+
+/** What is drawn on a page, in mm from its top left corner; the same whoever writes the file. */
+export type Ink =
+  | { kind: 'line'; x0: number; y0: number; x1: number; y1: number; weight: number; dashed?: boolean }
+  | { kind: 'polyline'; points: [number, number][]; weight: number; filled?: boolean }
+  | {
+      kind: 'text';
+      x: number;
+      y: number;
+      size: number;
+      text: string;
+      bold?: boolean;
+      align?: 'left' | 'centre' | 'right';
+    };
+
+export interface Page {
+  width: number;
+  height: number;
+  ink: Ink[];
+}
+
+/** Most printers leave this much of the edge white, mm. */
+export const MARGIN = 12;

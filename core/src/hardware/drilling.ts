@@ -1,0 +1,260 @@
+import type { Material } from '../material/index.js';
+import { dim, len, type Figure, type Finding } from '../measure/index.js';
+import { holeReach, leastWall, pointLength, type Hole, type Outline, type Part } from '../pattern/index.js';
+import type { Bit, Workshop } from '../workshop/index.js';
+import type { NeededHole } from './kitNeeds.js';
+import { holeForBody } from './fit.js';
+import { pickBit, type BitChoice } from './pickBit.js';
+
+/** Drilling of one hole: bit, depths, tape, withdrawals and speed. */
+export interface DrillOperation {
+  id: string;
+  hole: Hole;
+  name: string;
+  choice: BitChoice;
+  /** what is drilled with: the bit owned, or the nearest one instead */
+  bit: Bit | null;
+  toShoulder: number;
+  toPoint: number;
+  /** where the tape goes: from the point of the bit, mm */
+  tapeAt: number;
+  /** depths at which to withdraw and clear the chips, mm from the mouth */
+  pecks: number[];
+  rpm: number;
+  surfaceSpeed: number;
+  lubricant: string;
+  order: string;
+}
+
+export interface DrillPlan {
+  operations: DrillOperation[];
+  holes: Hole[];
+  findings: Finding[];
+  figures: Figure[];
+}
+
+/** Angle of a bit's point: flat-bottomed bits leave a flat, the others a cone. */
+const pointAngleOf = (bit: Bit | null, otherwise: number) =>
+  bit?.kind === 'flat-bottomed' ? 180 : otherwise;
+
+/**
+ * Plans every hole of a part: those of its kit and those drawn in the pattern.
+ * Drilling comes while the blank is square, so that there is something to hold.
+ */
+export function planDrilling(
+  part: Part,
+  outline: Outline,
+  needed: readonly NeededHole[],
+  material: Material,
+  workshop: Workshop,
+): DrillPlan {
+  const wishes = [...needed, ...part.holes.flatMap(drawnHole)];
+  const operations = wishes.map((wish) => operation(wish, material, workshop));
+  const holes = mergeSteps(operations);
+  const findings = [
+    ...operations.flatMap((o) => bitFindings(part, o)),
+    ...wallFindings(part, outline, holes, workshop.allowances.leastWall),
+    ...engagementFindings(part, needed),
+  ];
+  const figures = operations.flatMap((o) => depthFigures(o, wishes));
+  return { operations, holes, findings, figures };
+}
+
+/** Each step of a drawn hole is drilled on its own, the widest first while its centre is sound. */
+function drawnHole(hole: Hole): NeededHole[] {
+  return hole.steps
+    .map((step, i) => ({
+      hole: { ...hole, id: `${hole.id}.${i + 1}`, steps: [step] },
+      range: holeForBody(step.diameter.mm, 'slip'),
+      enters: hole.name,
+      entersDiameter: step.diameter.mm,
+      entersLength: step.depth.mm,
+    }))
+    .map((wish) => ({
+      ...wish,
+      range: {
+        fit: 'slip' as const,
+        least: wish.entersDiameter - 0.05,
+        best: wish.entersDiameter,
+        most: wish.entersDiameter + 0.3,
+      },
+    }));
+}
+
+function operation(
+  { hole, range, enters }: NeededHole,
+  material: Material,
+  workshop: Workshop,
+): DrillOperation {
+  const depth = hole.steps[0]?.depth.mm ?? 0;
+  const choice = pickBit(workshop.bits, range, depth);
+  const bit = choice.bit ?? choice.instead;
+  const diameter = bit?.diameter.mm ?? range.best;
+  const angle = pointAngleOf(bit, hole.pointAngle);
+  const point = pointLength(diameter, angle);
+  const surfaceSpeed = drillingSpeed(material, bit);
+  return {
+    id: hole.id,
+    hole: { ...hole, pointAngle: angle, steps: [{ diameter: dim(diameter), depth: dim(depth) }] },
+    name: hole.name,
+    choice,
+    bit,
+    toShoulder: depth,
+    toPoint: depth + point,
+    tapeAt: depth + point,
+    pecks: pecks(depth, diameter, material),
+    rpm: drillingRpm(surfaceSpeed, diameter),
+    surfaceSpeed,
+    lubricant: material.class === 'resin' ? 'none; let it cool between pecks, it melts' : 'none',
+    order: `Drill for ${enters} while the blank is square and there is something to hold.`,
+  };
+}
+
+/** Steps of one drawn hole belong together again for the drawing and the wall. */
+function mergeSteps(operations: DrillOperation[]): Hole[] {
+  const holes = new Map<string, Hole>();
+  for (const { hole } of operations) {
+    const id = hole.id.replace(/\.\d+$/, '');
+    const before = holes.get(id);
+    holes.set(id, before ? { ...before, steps: [...before.steps, ...hole.steps] } : { ...hole, id });
+  }
+  return [...holes.values()];
+}
+
+/** Surface speeds for drilling, m/min: bench practice, typical; flat-bottomed bits much slower. */
+function drillingSpeed(material: Material, bit: Bit | null): number {
+  if (material.class === 'resin') return 20;
+  if (bit?.kind === 'flat-bottomed') return 25;
+  return material.class === 'dense hardwood' ? 35 : 45;
+}
+
+const FASTEST_DRILLING = 2500;
+
+/** n = 1000·v / (π·d), v in m/min and d in mm, rounded down to 50 rpm. */
+function drillingRpm(surfaceSpeed: number, diameter: number): number {
+  const rpm = (1000 * surfaceSpeed) / (Math.PI * diameter);
+  return Math.max(50, Math.floor(Math.min(rpm, FASTEST_DRILLING) / 50) * 50);
+}
+
+/**
+ * Depths at which the bit is withdrawn: first after 3 diameters, then every 2, from 6 diameters on
+ * every 1; in resin every diameter.
+ */
+export function pecks(depth: number, diameter: number, material: Material): number[] {
+  const depths: number[] = [];
+  let at = material.class === 'resin' ? diameter : 3 * diameter;
+  while (at < depth) {
+    depths.push(at);
+    const deep = at >= 6 * diameter || material.class === 'resin';
+    at += (deep ? 1 : 2) * diameter;
+  }
+  return depths;
+}
+
+function bitFindings(part: Part, o: DrillOperation): Finding[] {
+  if (o.choice.bit) return [];
+  return [
+    {
+      id: `drill.bit.${o.id}`,
+      severity: Math.abs(o.choice.off) > 0.6 || !o.choice.instead ? 'stop' : 'warn',
+      stage: 'drill',
+      partId: part.id,
+      what: `The workshop owns no bit for the ${o.name}.`,
+      why: o.choice.consequence,
+      remedy: o.choice.instead
+        ? `Drill with ${len(o.choice.instead.diameter.mm)} and do as it says, or add the right bit to the workshop.`
+        : 'Add a bit to the workshop.',
+    },
+  ];
+}
+
+function wallFindings(part: Part, outline: Outline, holes: Hole[], least: number): Finding[] {
+  const found = leastWall(outline, holes);
+  if (!found || found.wall >= least - 1e-6) return [];
+  const through = found.wall <= 0;
+  return [
+    {
+      id: `drill.wall.${part.id}`,
+      severity: through ? 'stop' : 'warn',
+      stage: 'drill',
+      partId: part.id,
+      x: found.x,
+      what: through
+        ? `A hole breaks through the outside at ${len(found.x)}.`
+        : `Only ${len(found.wall)} of wood is left at ${len(found.x)}.`,
+      why: through
+        ? `It passes the outline by ${len(-found.wall)}.`
+        : `Below ${len(least)} a wall flexes under the tool and may split when the hardware goes in.`,
+      remedy: 'Make the piece thicker there, drill less deep, or choose other hardware.',
+    },
+  ];
+}
+
+/** Threads hold in wood when they engage at least 1 to 1.5 diameters. */
+function engagementFindings(part: Part, needed: readonly NeededHole[]): Finding[] {
+  return needed
+    .filter((n) => n.range.fit === 'thread-forming' && n.entersLength < 1.25 * n.entersDiameter)
+    .map((n) => ({
+      id: `drill.thread.${n.hole.id}`,
+      severity: 'warn' as const,
+      stage: 'drill' as const,
+      partId: part.id,
+      what: `${n.enters} engages only ${len(n.entersLength)} of wood.`,
+      why: `A thread of ${len(n.entersDiameter)} wants at least ${len(1.25 * n.entersDiameter)} to hold.`,
+      remedy: 'Add a drop of thin glue when it goes in for good, or choose a longer stud.',
+    }));
+}
+
+function depthFigures(o: DrillOperation, wishes: readonly NeededHole[]): Figure[] {
+  const wish = wishes.find((w) => w.hole.id === o.id);
+  const diameter = o.bit?.diameter.mm ?? wish?.range.best ?? 0;
+  return [
+    {
+      id: `bit.${o.id}`,
+      label: `Bit for the ${o.name}`,
+      value: diameter,
+      unit: 'mm',
+      working: {
+        rule: `The owned bit nearest to the best diameter that lies between ${len(wish?.range.least ?? 0)} and ${len(wish?.range.most ?? 0)} (${wish?.range.fit}).`,
+        source: 'fit classes of the bench, typical',
+        inputs: [
+          { label: `${o.name} best`, value: wish?.range.best ?? 0, unit: 'mm' },
+          { label: 'what enters', value: wish?.entersDiameter ?? 0, unit: 'mm' },
+        ],
+      },
+    },
+    {
+      id: `tape.${o.id}`,
+      label: `Tape on the bit for the ${o.name}`,
+      value: o.tapeAt,
+      unit: 'mm',
+      working: {
+        rule: 'Depth to the shoulder plus the length of the point, d/2 ÷ tan(half the point angle).',
+        source: 'geometry of the bit',
+        inputs: [
+          { label: 'longest thing that enters', value: wish?.entersLength ?? 0, unit: 'mm' },
+          { label: 'depth to shoulder', value: o.toShoulder, unit: 'mm' },
+          { label: 'point', value: o.toPoint - o.toShoulder, unit: 'mm' },
+        ],
+      },
+    },
+    {
+      id: `drillspeed.${o.id}`,
+      label: `Speed for the ${o.name}`,
+      value: o.rpm,
+      unit: 'rpm',
+      working: {
+        rule: 'rpm = 1000 × surface speed ÷ (π × diameter), rounded down to 50, at most 2500.',
+        source: 'cutting speed relation; speeds typical, unchecked',
+        inputs: [
+          { label: 'surface speed', value: o.surfaceSpeed, unit: 'm/min' },
+          { label: 'diameter', value: diameter, unit: 'mm' },
+        ],
+      },
+    },
+  ];
+}
+
+/** Deepest reach of any hole from the given end, mm. */
+export const deepest = (holes: readonly Hole[], from: Hole['from'], length: number): number =>
+  Math.max(0, ...holes.filter((h) => h.from === from).map((h) => holeReach(h, length)));

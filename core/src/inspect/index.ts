@@ -1,0 +1,4 @@
+export * from './station.js';
+export * from './judge.js';
+export * from './trend.js';
+export * from './twins.js';

@@ -1,0 +1,44 @@
+import { len } from '../measure/index.js';
+import type { Judgement, Station } from './station.js';
+
+/** Floating point must not reject a piece that lies on its limit. */
+const SLACK = 1e-6;
+
+/** How much one light pass takes off the diameter, mm. */
+const LIGHT_PASS = 0.4;
+
+/**
+ * Holds a measured diameter against its station: within ± tolerance it is good, above it is fat
+ * (can be cut again), below it is thin (cannot be put back).
+ * @param against the size to cut to before sanding, or the finished size
+ */
+export function judge(mm: number, station: Station, against: 'cut' | 'finished'): Judgement {
+  const wanted = against === 'cut' ? station.cutTo : station.finished;
+  const deviation = mm - wanted;
+  if (deviation > station.tolerance + SLACK) return { verdict: 'fat', deviation, words: fatWords(deviation) };
+  if (deviation < -station.tolerance - SLACK)
+    return { verdict: 'thin', deviation, words: thinWords(deviation, station, against) };
+  return {
+    verdict: 'good',
+    deviation,
+    words: Math.abs(deviation) < 0.05 ? 'Right on size.' : `Good: ${signed(deviation)}.`,
+  };
+}
+
+function fatWords(deviation: number): string {
+  const passes = Math.ceil((deviation - SLACK) / LIGHT_PASS);
+  if (passes <= 1) return `${len(deviation)} fat: one light pass.`;
+  if (passes <= 3) return `${len(deviation)} fat: ${passes} light passes, measure before the last.`;
+  return `${len(deviation)} fat: part down again to size first.`;
+}
+
+function thinWords(deviation: number, station: Station, against: 'cut' | 'finished'): string {
+  const by = len(-deviation);
+  if (station.mating)
+    return `${by} thin: it will not meet its hardware. Reject it, or keep it for a smaller base.`;
+  if (against === 'cut' && -deviation <= station.cutTo - station.finished + station.tolerance + SLACK)
+    return `${by} thin before sanding: go straight to the fine grits here.`;
+  return `${by} thin: accept it as the odd one out, or reject it.`;
+}
+
+export const signed = (mm: number): string => `${mm < 0 ? '−' : '+'}${len(Math.abs(mm))}`;

@@ -1,0 +1,200 @@
+import { len } from '../measure/index.js';
+import { judge, signed } from './judge.js';
+import type { Judgement, Station } from './station.js';
+import { trendOf, type Trend } from './trend.js';
+
+/** A finished reading of a piece at a station. */
+export interface StationReading {
+  piece: number;
+  stationId: string;
+  mm: number;
+}
+
+export interface InspectedPiece {
+  piece: number;
+  rejected: boolean;
+  /** null until every station has been measured */
+  verdict: PieceVerdict | null;
+  judgements: { station: Station; reading: number; judgement: Judgement }[];
+}
+
+export type PieceVerdict = 'good' | 'rework' | 'scrap' | 'odd one out';
+
+/** Statistics of one station over the batch, mm. */
+export interface StationSpread {
+  station: Station;
+  count: number;
+  mean: number;
+  /** sample standard deviation */
+  deviation: number;
+  least: number;
+  most: number;
+  trend: Trend;
+}
+
+export interface TwinsVerdict {
+  pieces: InspectedPiece[];
+  stations: StationSpread[];
+  /** nothing measured, not all measured, twins, or not */
+  state: 'unmeasured' | 'part measured' | 'twins' | 'not twins';
+  headline: string;
+  sentences: string[];
+  cause: string | null;
+}
+
+/**
+ * Are the pieces twins? Every piece that was not rejected is held against its stations; every
+ * station gets its spread and trend; and the batch gets a verdict in words.
+ */
+export function inspectTwins(
+  stations: readonly Station[],
+  readings: readonly StationReading[],
+  pieces: readonly { piece: number; rejected: boolean }[],
+): TwinsVerdict {
+  const latest = latestReadings(readings);
+  const inspected = pieces.map(({ piece, rejected }) => inspectPiece(piece, rejected, stations, latest));
+  const kept = inspected.filter((p) => !p.rejected);
+  const spreads = stations.map((station) => spreadOf(station, kept, latest));
+  const state = stateOf(kept);
+  const cause = causeOf(spreads);
+  return {
+    pieces: inspected,
+    stations: spreads,
+    state,
+    headline: headlineOf(state, kept),
+    sentences: [...pieceSentences(inspected), ...spreads.flatMap(spreadSentence)],
+    cause,
+  };
+}
+
+const keyOf = (piece: number, stationId: string) => `${piece}/${stationId}`;
+
+function latestReadings(readings: readonly StationReading[]): Map<string, number> {
+  return new Map(readings.map((r) => [keyOf(r.piece, r.stationId), r.mm]));
+}
+
+function inspectPiece(
+  piece: number,
+  rejected: boolean,
+  stations: readonly Station[],
+  latest: Map<string, number>,
+): InspectedPiece {
+  const judgements = stations.flatMap((station) => {
+    const reading = latest.get(keyOf(piece, station.id));
+    return reading === undefined
+      ? []
+      : [{ station, reading, judgement: judge(reading, station, 'finished') }];
+  });
+  return {
+    piece,
+    rejected,
+    verdict: rejected ? 'scrap' : pieceVerdict(judgements, stations.length),
+    judgements,
+  };
+}
+
+/** Thin where it mates is scrap; fat anywhere can be cut again; thin where it is only seen is odd. */
+function pieceVerdict(judgements: InspectedPiece['judgements'], stations: number): PieceVerdict | null {
+  const has = (verdict: string, mating?: boolean) =>
+    judgements.some(
+      (j) => j.judgement.verdict === verdict && (mating === undefined || j.station.mating === mating),
+    );
+  if (has('thin', true)) return 'scrap';
+  if (has('fat')) return 'rework';
+  if (has('thin')) return 'odd one out';
+  return judgements.length < stations ? null : 'good';
+}
+
+function spreadOf(
+  station: Station,
+  kept: readonly InspectedPiece[],
+  latest: Map<string, number>,
+): StationSpread {
+  const measured = kept.flatMap(({ piece }) => {
+    const mm = latest.get(keyOf(piece, station.id));
+    return mm === undefined ? [] : [{ piece, mm }];
+  });
+  const values = measured.map((m) => m.mm);
+  const mean = values.length === 0 ? NaN : values.reduce((a, b) => a + b, 0) / values.length;
+  const squares = values.reduce((sum, v) => sum + (v - mean) ** 2, 0);
+  return {
+    station,
+    count: values.length,
+    mean,
+    deviation: values.length > 1 ? Math.sqrt(squares / (values.length - 1)) : 0,
+    least: Math.min(...values),
+    most: Math.max(...values),
+    trend: trendOf(
+      values,
+      measured.map((m) => m.piece),
+    ),
+  };
+}
+
+function stateOf(kept: readonly InspectedPiece[]): TwinsVerdict['state'] {
+  if (kept.every((p) => p.judgements.length === 0)) return 'unmeasured';
+  if (kept.some((p) => p.verdict !== null && p.verdict !== 'good')) return 'not twins';
+  return kept.some((p) => p.verdict === null) ? 'part measured' : 'twins';
+}
+
+function headlineOf(state: TwinsVerdict['state'], kept: readonly InspectedPiece[]): string {
+  const good = kept.filter((p) => p.verdict === 'good').length;
+  switch (state) {
+    case 'unmeasured':
+      return 'Nothing is measured yet.';
+    case 'part measured':
+      return `So far twins: ${good} of ${kept.length} fully measured, all within tolerance.`;
+    case 'twins':
+      return `Twins: all ${kept.length} within tolerance.`;
+    case 'not twins':
+      return `Not twins yet: ${good} of ${kept.length} are good.`;
+  }
+}
+
+function pieceSentences(pieces: readonly InspectedPiece[]): string[] {
+  const list = (verdict: PieceVerdict) =>
+    pieces.filter((p) => p.verdict === verdict && !p.rejected).map((p) => p.piece);
+  const say = (numbers: number[], words: string) =>
+    numbers.length === 0 ? [] : [`Piece ${numbers.join(', ')}: ${words}`];
+  return [
+    ...say(list('rework'), 'fat, can be cut again.'),
+    ...say(list('scrap'), 'too thin to meet its hardware.'),
+    ...say(list('odd one out'), 'thin where it is only seen; accept as the odd one out or make another.'),
+    ...say(
+      pieces.filter((p) => p.rejected).map((p) => p.piece),
+      'rejected at the bench.',
+    ),
+  ];
+}
+
+function spreadSentence({ station, count, mean, deviation, trend }: StationSpread): string[] {
+  if (count < 2) return [];
+  const drift = trend.drifts
+    ? ` It ${trend.slope > 0 ? 'grows' : 'shrinks'} by ${len(Math.abs(trend.slope))} from piece to piece.`
+    : '';
+  return [
+    `${station.label}: on average ${signed(mean - station.finished)}, spread ${len(deviation)}.${drift}`,
+  ];
+}
+
+/**
+ * Likely cause of drift: where all sized places move together the tool or the hand changes; where one
+ * moves alone its own gauge does.
+ */
+function causeOf(spreads: readonly StationSpread[]): string | null {
+  const drifting = spreads.filter((s) => s.trend.drifts);
+  const first = drifting[0];
+  if (!first) return null;
+  const growing = drifting.filter((s) => s.trend.slope > 0).length;
+  const together =
+    drifting.length > 1 &&
+    drifting.length * 2 > spreads.length &&
+    (growing === 0 || growing === drifting.length);
+  if (together)
+    return growing > 0
+      ? 'Most stations grow together: the tool gets dull and rides up, or pieces come off warmer and sooner. Sharpen, then measure the next piece.'
+      : 'Most stations shrink together: sanding lasts longer from piece to piece, or the grits have got fresher. Time each grit.';
+  const where = drifting.map((s) => s.station.label).join(' and ');
+  const how = first.trend.slope > 0 ? 'opens' : 'closes';
+  return `Only ${where} drifts: the gauge or calliper used there ${how} a little each time. Check it against the first piece.`;
+}

@@ -1,0 +1,90 @@
+import { MM_PER_INCH, type Dimension, type Units } from './dimension.js';
+import { parseLength } from './parseLength.js';
+
+/** An inch fraction in lowest terms, and how far it is from the true length. */
+export interface InchFraction {
+  whole: number;
+  numerator: number;
+  denominator: number;
+  /** fraction − true length, mm */
+  errorMm: number;
+}
+
+const FINEST = 64;
+
+/** Nearest 1/64 inch, reduced. A length within 0.198 mm of it always exists (half of 1/64 inch). */
+export function toInchFraction(mm: number): InchFraction {
+  const sixtyFourths = Math.round((mm / MM_PER_INCH) * FINEST);
+  const whole = Math.floor(sixtyFourths / FINEST);
+  let numerator = sixtyFourths - whole * FINEST;
+  let denominator = FINEST;
+  while (numerator > 0 && numerator % 2 === 0) {
+    numerator /= 2;
+    denominator /= 2;
+  }
+  if (numerator === 0) denominator = 1;
+  return { whole, numerator, denominator, errorMm: (sixtyFourths / FINEST) * MM_PER_INCH - mm };
+}
+
+/** A fraction is said to be off when it misses the true length by more than this. */
+const WORTH_SAYING_MM = 0.1;
+
+/** What a screen needs to show a length: the pieces of it, so that a fraction can be stacked. */
+export type LengthParts =
+  | { kind: 'decimal'; text: string; unit: 'mm' | 'in' }
+  | { kind: 'fraction'; fraction: InchFraction; error: string | null };
+
+/**
+ * The parts of a length in the units asked for: mm to 0.1, decimal inches to 0.001, fractions to
+ * the nearest 1/64 with the error when it is more than 0.1 mm.
+ */
+export function lengthParts(mm: number, units: Units): LengthParts {
+  if (units === 'mm') return { kind: 'decimal', text: fixed(mm, 1), unit: 'mm' };
+  if (units === 'decimal-inch') return { kind: 'decimal', text: fixed(mm / MM_PER_INCH, 3), unit: 'in' };
+  const fraction = toInchFraction(Math.abs(mm));
+  const off = fraction.errorMm;
+  const error =
+    Math.abs(off) > WORTH_SAYING_MM ? `${off > 0 ? '+' : '−'}${Math.abs(off).toFixed(2)} mm` : null;
+  if (mm < 0) fraction.whole = -fraction.whole;
+  return { kind: 'fraction', fraction, error };
+}
+
+/** A length as text with its unit, in the units asked for. */
+export function formatLength(mm: number, units: Units): string {
+  const parts = lengthParts(mm, units);
+  if (parts.kind === 'decimal') return `${parts.text}${parts.unit === 'in' ? '"' : ' mm'}`;
+  const { whole, numerator, denominator } = parts.fraction;
+  const sign = mm < 0 && whole === 0 && numerator > 0 ? '−' : '';
+  const body =
+    numerator === 0
+      ? `${whole}`
+      : whole === 0
+        ? `${numerator}/${denominator}`
+        : `${whole} ${numerator}/${denominator}`;
+  return `${sign}${body}"${parts.error === null ? '' : ` (${parts.error})`}`;
+}
+
+/**
+ * Text for an input field: what was typed, as long as it still reads as the same length in these
+ * units; else the length to full precision, so that typing it again changes nothing.
+ */
+export function editText(dimension: Dimension, units: Units): string {
+  const { mm, typed } = dimension;
+  if (typed !== undefined) {
+    const again = parseLength(typed, units);
+    if (again.ok && again.dimension.mm === mm) return typed;
+  }
+  if (units === 'mm') return trim(mm);
+  const { errorMm } = toInchFraction(mm);
+  if (units === 'inch' && Math.abs(errorMm) < 1e-9) return formatLength(mm, 'inch').slice(0, -1);
+  return trim(mm / MM_PER_INCH);
+}
+
+/** Six decimals at most, without trailing zeros and never with an exponent. */
+const trim = (value: number): string => String(Number(value.toFixed(6)));
+
+/** A decimal with a true minus sign and never "−0.0". */
+function fixed(value: number, digits: number): string {
+  const text = Math.abs(value).toFixed(digits);
+  return value < 0 && Number(text) !== 0 ? `−${text}` : text;
+}

@@ -1,0 +1,136 @@
+import fc from 'fast-check';
+import {
+  checkPlausible,
+  editText,
+  formatLength,
+  len,
+  parseLength,
+  sentenceParts,
+  speak,
+  toInchFraction,
+} from './index.js';
+
+const mm = (text: string, assume: 'mm' | 'inch' = 'mm') => {
+  const parsed = parseLength(text, assume);
+  if (!parsed.ok) throw new Error(parsed.why);
+  return parsed.dimension.mm;
+};
+
+describe('parseLength', () => {
+  // expected values by hand: n/d inch × 25.4
+  it.each([
+    ['73', 73],
+    ['73 mm', 73],
+    ['7.3 cm', 73],
+    ['7,3cm', 73],
+    ['2 7/8', 73.025],
+    ['2-7/8"', 73.025],
+    ['7/8 in', 22.225],
+    ['2.875"', 73.025],
+    ['2⅞″', 73.025],
+    ['½ inch', 12.7],
+    ['1⁄4"', 6.35],
+    ['.5 in', 12.7],
+    ['0.073 m', 73],
+  ])('reads %s', (text, expected) => expect(mm(text)).toBeCloseTo(expected, 9));
+
+  it('takes a bare number in the units of the screen', () => {
+    expect(mm('2.875', 'inch')).toBeCloseTo(73.025, 9);
+  });
+
+  it.each(['', 'abc', '7//8', '1/0', '-3', '73 kg', '5 16', '30 m', '1.2.3'])(
+    'refuses "%s" with a sentence',
+    (text) => {
+      const parsed = parseLength(text, 'mm');
+      expect(parsed.ok).toBe(false);
+      if (!parsed.ok) expect(parsed.why).toMatch(/\.$|\?$/);
+    },
+  );
+
+  it('shows again exactly what was typed, and reads it back to the same length', () => {
+    const length = fc.tuple(fc.integer({ min: 0, max: 40 }), fc.integer({ min: 1, max: 63 }));
+    fc.assert(
+      fc.property(length, fc.constantFrom('mm' as const, 'inch' as const), ([whole, n], units) => {
+        const parsed = parseLength(`${whole} ${n}/64"`, units);
+        if (!parsed.ok) return false;
+        const text = editText(parsed.dimension, units);
+        const again = parseLength(text, units);
+        return text === `${whole} ${n}/64"` && again.ok && again.dimension.mm === parsed.dimension.mm;
+      }),
+    );
+  });
+
+  it('writes a calculated length so that reading it back moves it by less than a micrometre', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 2000, noNaN: true }),
+        fc.constantFrom('mm' as const, 'inch' as const),
+        (value, units) => {
+          const again = parseLength(editText({ mm: value }, units), units);
+          return again.ok ? Math.abs(again.dimension.mm - value) < 1e-3 : false;
+        },
+      ),
+    );
+  });
+});
+
+describe('formatLength', () => {
+  it('formats mm to a tenth, fractions reduced, decimals to a thousandth', () => {
+    expect(formatLength(73.025, 'mm')).toBe('73.0 mm');
+    expect(formatLength(73.025, 'inch')).toBe('2 7/8"');
+    expect(formatLength(73.025, 'decimal-inch')).toBe('2.875"');
+    expect(formatLength(25.4, 'inch')).toBe('1"');
+    expect(formatLength(-0.3, 'mm')).toBe('−0.3 mm');
+    expect(formatLength(-0.01, 'mm')).toBe('0.0 mm');
+  });
+
+  it('says the error of a fraction when it is more than 0.1 mm', () => {
+    // 16.5 mm = 41.57/64 inch; 42/64 = 16.669 mm, 0.169 too long
+    expect(formatLength(16.5, 'inch')).toBe('21/32" (+0.17 mm)');
+  });
+
+  it('never misses by more than half of 1/64 inch', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 3000, noNaN: true }),
+        (value) => Math.abs(toInchFraction(value).errorMm) <= 25.4 / 128 + 1e-9,
+      ),
+    );
+  });
+});
+
+describe('checkPlausible', () => {
+  const stud = { what: 'the hole of the base', minMm: 6, maxMm: 10 };
+
+  it('finds the fraction that lost its slash', () => {
+    const found = checkPlausible({ mm: 128.5875, typed: '5 1/16"' }, stud);
+    expect(found?.likely.mm).toBeCloseTo(7.9375, 9);
+    expect(found?.likely.correction?.raw).toBe('5 1/16"');
+    expect(checkPlausible({ mm: 516, typed: '516' }, stud)?.likely.mm).toBeCloseTo(7.9375, 9);
+    expect(
+      checkPlausible({ mm: 278, typed: '278' }, { what: 'the rack', minMm: 70, maxMm: 80 })?.likely.mm,
+    ).toBeCloseTo(73.025, 9);
+  });
+
+  it('finds a slipped decimal point', () => {
+    const found = checkPlausible(
+      { mm: 120, typed: '120' },
+      { what: 'the 12 mm hole', minMm: 11.5, maxMm: 12.2 },
+    );
+    expect(found?.likely.mm).toBe(12);
+    expect(found?.reason).toContain('120 would not fit the 12 mm hole');
+  });
+
+  it('leaves a number alone that fits, even by the slack of floating point', () => {
+    expect(checkPlausible({ mm: 12.7 - 0.2 }, { what: 'x', minMm: 12.5, maxMm: 13 })).toBeNull();
+  });
+});
+
+describe('sentences', () => {
+  it('are read out in every unit', () => {
+    const sentence = `Part down to ${len(15.875)} here`;
+    expect(speak(sentence, 'mm')).toBe('Part down to 15.9 mm here');
+    expect(speak(sentence, 'inch')).toBe('Part down to 5/8" here');
+    expect(sentenceParts(sentence)).toEqual(['Part down to ', 15.875, ' here']);
+  });
+});

@@ -1,0 +1,76 @@
+import { len } from '../measure/index.js';
+import type { Segment } from './arc.js';
+import type { Outline } from './outline.js';
+import type { Hole } from './pattern.js';
+
+/** Length of the bit's point beyond its shoulder: (d/2) / tan(half the point angle), mm. */
+export const pointLength = (diameter: number, pointAngle: number): number =>
+  pointAngle >= 180 ? 0 : diameter / 2 / Math.tan((pointAngle * Math.PI) / 360);
+
+/** Deepest reach of a hole from its mouth, the point included, mm. */
+export function holeReach(hole: Hole, partLength: number): number {
+  if (hole.through) return partLength;
+  return Math.max(0, ...hole.steps.map((s) => s.depth.mm + pointLength(s.diameter.mm, hole.pointAngle)));
+}
+
+/**
+ * Boundary of a hole in the half plane of the axis, mouth inwards, in the part's own x: bore walls,
+ * steps and the cone of the point as straight segments.
+ */
+export function holeBoundary(hole: Hole, partLength: number): Segment[] {
+  const points: [number, number][] = [];
+  let depth = 0;
+  hole.steps.forEach((step, i) => {
+    const r = step.diameter.mm / 2;
+    const last = i === hole.steps.length - 1;
+    points.push([depth, r]);
+    depth = last && hole.through ? partLength : step.depth.mm;
+    points.push([depth, r]);
+    if (last && !hole.through) points.push([depth + pointLength(step.diameter.mm, hole.pointAngle), 0]);
+  });
+  const toX = (d: number) => (hole.from === 'reference' ? d : partLength - d);
+  return points.slice(1).map(([d, r], i) => {
+    const [d0, r0] = points[i] ?? [0, 0];
+    return { elementId: hole.id, x0: toX(d0), r0, x1: toX(d), r1: r, bulge: 0 };
+  });
+}
+
+/** Radius of the hole at x, 0 where there is none, mm. */
+export function boreAt(holes: readonly Hole[], outline: Outline, x: number): number {
+  let bore = 0;
+  for (const hole of holes)
+    for (const { x0, r0, x1, r1 } of holeBoundary(hole, outline.length)) {
+      const low = Math.min(x0, x1);
+      const high = Math.max(x0, x1);
+      if (x < low || x > high || low === high) continue;
+      bore = Math.max(bore, r0 + ((x - x0) / (x1 - x0)) * (r1 - r0));
+    }
+  return bore;
+}
+
+/** Volume taken out by a hole, mm³ (cylinders and the cone of the point). */
+export function holeVolume(hole: Hole, partLength: number): number {
+  return holeBoundary(hole, partLength).reduce(
+    (sum, { x0, r0, x1, r1 }) => sum + (Math.PI * Math.abs(x1 - x0) * (r0 * r0 + r0 * r1 + r1 * r1)) / 3,
+    0,
+  );
+}
+
+/** What is wrong with a hole in itself: steps that do not narrow, nothing drilled, too deep. */
+export function holeProblems(hole: Hole, partLength: number): string[] {
+  const problems: string[] = [];
+  hole.steps.forEach((step, i) => {
+    const before = hole.steps[i - 1];
+    if (step.diameter.mm <= 0) problems.push(`${hole.name}: a hole of no diameter. Give its diameter.`);
+    if (step.depth.mm <= 0 && !hole.through) problems.push(`${hole.name}: give the depth to the shoulder.`);
+    if (before && (step.diameter.mm >= before.diameter.mm || step.depth.mm <= before.depth.mm))
+      problems.push(
+        `${hole.name}: step ${i + 1} (${len(step.diameter.mm)}) must be narrower and deeper than step ${i} (${len(before.diameter.mm)}).`,
+      );
+  });
+  if (!hole.through && holeReach(hole, partLength) >= partLength)
+    problems.push(
+      `${hole.name}: its point reaches ${len(holeReach(hole, partLength))}, but the part is ${len(partLength)} long. Drill less deep, or make it a through hole.`,
+    );
+  return problems;
+}

@@ -1,0 +1,12 @@
+export * from './pattern.js';
+export { circleOf, pointAt, type Circle, type Segment } from './arc.js';
+export * from './outline.js';
+export * from './radius.js';
+export * from './solid.js';
+export * from './hole.js';
+export * from './wall.js';
+export * from './elementDimensions.js';
+export * from './newElement.js';
+export * from './checkPattern.js';
+export * from './difference.js';
+export * from './startingForms.js';

@@ -1,0 +1,143 @@
+import { circleOf, pointAt, turningPoint, type Segment } from './arc.js';
+import { boreAt, holeBoundary } from './hole.js';
+import type { Outline } from './outline.js';
+import type { Hole } from './pattern.js';
+import { radiusAt } from './radius.js';
+
+/** Wood left between outside and hole, measured across the axis at x, mm. */
+export const wallAt = (outline: Outline, holes: readonly Hole[], x: number): number =>
+  radiusAt(outline, x) - boreAt(holes, outline, x);
+
+/** The thinnest wood between a hole and the outside, and the point of the outside where it is. */
+export interface LeastWall {
+  wall: number;
+  x: number;
+  holeId: string;
+}
+
+/**
+ * Least wall of a part: the true distance between the outside and the holes, which for surfaces of
+ * revolution about one axis is the distance of their curves in the half plane. Negative when a hole
+ * breaks through. For a blind hole the face of the other end counts as outside. Null without holes.
+ */
+export function leastWall(outline: Outline, holes: readonly Hole[]): LeastWall | null {
+  let least: LeastWall | null = null;
+  for (const hole of holes) {
+    const outside = [...outline.segments, ...farFace(outline, hole)];
+    for (const bore of holeBoundary(hole, outline.length))
+      for (const edge of outside) {
+        const near = nearest(bore, edge);
+        if (least === null || near.distance < least.wall)
+          least = { wall: near.distance, x: near.x, holeId: hole.id };
+      }
+    const breach = breakThrough(outline, hole);
+    if (breach && (least === null || breach.wall < least.wall)) least = breach;
+  }
+  return least;
+}
+
+function farFace(outline: Outline, hole: Hole): Segment[] {
+  if (hole.through) return [];
+  const x = hole.from === 'reference' ? outline.length : 0;
+  const r = radiusAt(outline, x);
+  return [{ elementId: 'face', x0: x, r0: 0, x1: x, r1: r, bulge: 0 }];
+}
+
+/** Where a corner of the hole lies outside the outline: by how much, as a negative wall. */
+function breakThrough(outline: Outline, hole: Hole): LeastWall | null {
+  let breach: LeastWall | null = null;
+  const corners = holeBoundary(hole, outline.length).flatMap((s) => [
+    [s.x0, s.r0] as const,
+    [s.x1, s.r1] as const,
+  ]);
+  const inner = outline.segments.flatMap((s) => [s.x0, turningPoint(s)?.x ?? s.x1, s.x1]);
+  const probes = [...corners, ...inner.map((x) => [x, boreAt([hole], outline, x)] as const)];
+  for (const [x, bore] of probes) {
+    const outside = x < 0 || x > outline.length;
+    const wall = outside ? -Math.max(-x, x - outline.length) : smallestRadiusAt(outline, x) - bore;
+    if (wall < 0 && (breach === null || wall < breach.wall)) breach = { wall, x, holeId: hole.id };
+  }
+  return breach;
+}
+
+/** At a shoulder the thinner side decides whether a hole breaks out. */
+function smallestRadiusAt({ segments }: Outline, x: number): number {
+  let radius = Infinity;
+  for (const segment of segments) {
+    if (x < segment.x0 || x > segment.x1) continue;
+    const part = { segments: [segment] };
+    const r = segment.x0 === segment.x1 ? Math.min(segment.r0, segment.r1) : radiusAt(part, x);
+    radius = Math.min(radius, r);
+  }
+  return radius;
+}
+
+interface Near {
+  distance: number;
+  /** position on the outside */
+  x: number;
+}
+
+/** Shortest distance between a straight bore segment and an outline segment (line or arc). */
+function nearest(bore: Segment, edge: Segment): Near {
+  const candidates: Near[] = [
+    ...[[bore.x0, bore.r0] as const, [bore.x1, bore.r1] as const].map(([x, r]) => toSegment(edge, x, r)),
+    ...[[edge.x0, edge.r0] as const, [edge.x1, edge.r1] as const].map(([x, r]) => ({
+      distance: toLine(bore, x, r).distance,
+      x,
+    })),
+  ];
+  if (edge.bulge !== 0) {
+    // the common normal of line and circle runs through the centre
+    const { cx, cr } = circleOf(edge);
+    const foot = toLine(bore, cx, cr);
+    candidates.push(toSegment(edge, foot.x, foot.r));
+    const crest = pointAt(edge, 0.5);
+    candidates.push({ distance: toLine(bore, crest.x, crest.r).distance, x: crest.x });
+    for (const t of facing(edge, bore)) {
+      const point = pointAt(edge, t);
+      candidates.push({ distance: toLine(bore, point.x, point.r).distance, x: point.x });
+    }
+  }
+  return candidates.reduce((a, b) => (b.distance < a.distance ? b : a));
+}
+
+/** Parameters of the arc's points whose normal is square to the bore line, where it faces it. */
+function facing(edge: Segment, bore: Segment): number[] {
+  const angle = 4 * Math.atan(edge.bulge);
+  const heading = Math.atan2(edge.r1 - edge.r0, edge.x1 - edge.x0) + angle / 2;
+  const along = Math.atan2(bore.r1 - bore.r0, bore.x1 - bore.x0);
+  const parameters: number[] = [];
+  for (let k = -2; k <= 2; k++) {
+    const t = (heading - (along + k * Math.PI)) / angle;
+    if (t > 0 && t < 1) parameters.push(t);
+  }
+  return parameters;
+}
+
+function toLine({ x0, r0, x1, r1 }: Segment, x: number, r: number): Near & { r: number } {
+  const dx = x1 - x0;
+  const dr = r1 - r0;
+  const square = dx * dx + dr * dr;
+  const t = square === 0 ? 0 : Math.min(1, Math.max(0, ((x - x0) * dx + (r - r0) * dr) / square));
+  const fx = x0 + t * dx;
+  const fr = r0 + t * dr;
+  return { distance: Math.hypot(x - fx, r - fr), x: fx, r: fr };
+}
+
+function toSegment(edge: Segment, x: number, r: number): Near {
+  if (edge.bulge === 0) return toLine(edge, x, r);
+  const ends: Near[] = [
+    { distance: Math.hypot(x - edge.x0, r - edge.r0), x: edge.x0 },
+    { distance: Math.hypot(x - edge.x1, r - edge.r1), x: edge.x1 },
+  ];
+  const { cx, cr, radius } = circleOf(edge);
+  const away = Math.hypot(x - cx, r - cr);
+  if (away > 0) {
+    const px = cx + ((x - cx) * radius) / away;
+    const pr = cr + ((r - cr) * radius) / away;
+    const onArc = px >= edge.x0 && px <= edge.x1 && Math.sign(pr - cr) === Math.sign(edge.bulge);
+    if (onArc) ends.push({ distance: Math.abs(radius - away), x: px });
+  }
+  return ends.reduce((a, b) => (b.distance < a.distance ? b : a));
+}

@@ -1,0 +1,5 @@
+export * from './inputs.js';
+export * from './partPlan.js';
+export * from './plan.js';
+export * from './snapshot.js';
+export * from './planDifference.js';

@@ -1,0 +1,33 @@
+import type { Schools } from '../measure/index.js';
+import type { Kit } from '../hardware/index.js';
+import type { MountKind } from '../mounting/index.js';
+import type { PatternBody } from '../pattern/index.js';
+import type { Workshop } from '../workshop/index.js';
+
+/** What is on the shelf that a plan can use. */
+export interface Stock {
+  kits: Kit[];
+}
+
+/** What is ordered of one pattern, and the choices made for it. */
+export interface PlanOrder {
+  pieces: number;
+  /** when work begins, `2026-03-02T08:00` on the workshop's clock */
+  start: string;
+  /** last day, `2026-03-20`; null when nobody waits for it */
+  due: string | null;
+  materialId: string;
+  /** null leaves the work straight from the tool */
+  finishId: string | null;
+  perBlank: number;
+  /** null takes the first way proposed */
+  mount: MountKind | null;
+}
+
+export interface PlanInputs {
+  pattern: PatternBody;
+  workshop: Workshop;
+  stock: Stock;
+  order: PlanOrder;
+  schools: Schools;
+}

@@ -1,0 +1,47 @@
+import type { Join } from '../assembly/index.js';
+import type { Step } from '../batch/index.js';
+import type { DrillOperation, KitNeeds, Kit } from '../hardware/index.js';
+import type { Station } from '../inspect/index.js';
+import type { Layout } from '../layout/index.js';
+import type { Material } from '../material/index.js';
+import type { Mount } from '../mounting/index.js';
+import type { FittedHardware, Hole, LeastWall, Outline } from '../pattern/index.js';
+import type { Caution } from '../safety/index.js';
+import type { Blank } from '../stock/index.js';
+import type { FinishProtocol, GritStep } from '../surface/index.js';
+import type { Cut, SpeedChoice } from '../turning/index.js';
+
+/** A kit fitted to the part, with what it asks for. */
+export interface PlannedHardware {
+  fitted: FittedHardware;
+  kit: Kit;
+  needs: KitNeeds;
+}
+
+/** All that has to be known to make one part of an item. Lengths mm, mass g. */
+export interface PartPlan {
+  partId: string;
+  name: string;
+  pieces: number;
+  material: Material;
+  outline: Outline;
+  largestDiameter: number;
+  mass: number;
+  hardware: PlannedHardware | null;
+  holes: Hole[];
+  leastWall: LeastWall | null;
+  mounts: Mount[];
+  mount: Mount;
+  blank: Blank;
+  drilling: DrillOperation[];
+  layout: Layout;
+  speeds: SpeedChoice[];
+  cuts: Cut[];
+  toolChanges: number;
+  ladder: GritStep[];
+  finish: FinishProtocol | null;
+  joins: Join[];
+  steps: Step[];
+  stations: Station[];
+  cautions: Caution[];
+}

@@ -1,0 +1,140 @@
+import fc from 'fast-check';
+import { dim } from '../measure/index.js';
+import { withDimension } from '../pattern/index.js';
+import { exampleInputs } from './exampleShop.js';
+import { chosenSchedule, plan, planDifference, snapshotOf, type PlanInputs } from './index.js';
+
+const planOf = (inputs: PlanInputs) =>
+  plan(inputs.pattern, inputs.workshop, inputs.stock, inputs.order, inputs.schools);
+const ids = (inputs: PlanInputs) => planOf(inputs).findings.map((f) => f.id);
+
+describe('plan of a dozen stoppers', () => {
+  const made = planOf(exampleInputs(12));
+  const [part] = made.parts;
+
+  it('knows the blank, the drill and the mandrel', () => {
+    expect(part.blank).toMatchObject({ section: 43, length: 76, count: 12 }); // 40+2+1; 62 + 4 + 10
+    expect(part.drilling[0]?.bit?.diameter.mm).toBe(11.6);
+    expect(part.mount).toMatchObject({
+      kind: 'mandrel',
+      headstock: 'M8 stopper mandrel',
+      headstockEnd: 'reference',
+    });
+    expect(part.leastWall?.wall).toBeGreaterThan(2.5);
+  });
+
+  it('puts every step behind a lock that exists, and each but the first behind one', () => {
+    const known = new Set(part.steps.map((s) => s.id));
+    expect(known.size).toBe(part.steps.length);
+    part.steps.forEach((step, i) => {
+      expect(step.locks.length > 0).toBe(i > 0);
+      step.locks.forEach((lock) => expect(part.steps.findIndex((s) => s.id === lock.stepId)).toBeLessThan(i));
+    });
+    expect(part.steps.map((s) => s.id)).toEqual([
+      'saw',
+      'centres',
+      'drill.kit:reference',
+      'glue',
+      'mount',
+      'rough',
+      'mark',
+      'size',
+      'shape',
+      'fit',
+      'sand',
+      'finish.1',
+      'part',
+      'measure',
+      'assemble',
+    ]);
+  });
+
+  it('does not turn before the glue has cured', () => {
+    expect(part.steps.find((s) => s.id === 'mount')?.locks[0]).toMatchObject({ stepId: 'glue' });
+    expect(part.steps.find((s) => s.id === 'glue')?.wait?.minutes).toBe(720);
+    expect(made.byOperation.elapsedMinutes).toBeGreaterThan(720);
+  });
+
+  it('ties every caution to a step, and every headline figure to a working', () => {
+    const known = new Set(part.steps.map((s) => s.id));
+    expect(part.cautions.length).toBeGreaterThan(5);
+    part.cautions.forEach((c) => c.stepIds.forEach((id) => expect(known.has(id)).toBe(true)));
+    const figures = Object.values(made.figures).flat();
+    expect(figures.length).toBeGreaterThan(12);
+    figures.forEach((f) => {
+      expect(Number.isFinite(f.value)).toBe(true);
+      expect(f.working.inputs.length).toBeGreaterThan(0);
+    });
+  });
+
+  it('has the mass of maple in that shape: volume less hole × 0.70', () => {
+    const drilled = Math.PI * 5.8 ** 2 * 21.5 + (Math.PI * 5.8 ** 2 * (part.drilling[0]!.toPoint - 21.5)) / 3;
+    const volume = made.figures.pattern?.[0]?.working.inputs[0]?.value as number;
+    expect(part.mass).toBeCloseTo((volume - drilled / 1000) * 0.7, 6);
+  });
+});
+
+describe('findings', () => {
+  it('say what is missing and what would do instead', () => {
+    const inputs = exampleInputs(12);
+    inputs.workshop.bits = inputs.workshop.bits.filter((b) => b.diameter.mm !== 11.6);
+    const bit = planOf(inputs).findings.find((f) => f.id.startsWith('drill.bit'));
+    expect(bit?.remedy).toContain('Drill with ⟦12⟧');
+    inputs.workshop.mandrels = [];
+    expect(planOf(inputs).parts[0].mount.kind).toBe('between centres');
+  });
+
+  it('notice a base that is not flush, kits that run out, a day that is missed, a cove too tight', () => {
+    const inputs = exampleInputs(30);
+    inputs.pattern.parts[0].turnings[0].startDiameter = dim(33);
+    inputs.order.due = '2026-03-02';
+    inputs.workshop.tools = inputs.workshop.tools.map((t) => ({ ...t, nose: 30 }));
+    expect(ids(inputs)).toEqual(
+      expect.arrayContaining(['pattern.mating.h1', 'assemble.kits.part1', 'time.due', 'turn.tool.part1.e2']),
+    );
+  });
+
+  it('leave speeds out on a treadle lathe', () => {
+    const inputs = exampleInputs(2);
+    inputs.workshop.lathe.drive = { kind: 'treadle' };
+    const [part] = planOf(inputs).parts;
+    expect(part.speeds.every((s) => s.rpm === null)).toBe(true);
+    expect(part.steps.find((s) => s.id === 'rough')?.speed).toContain('tread');
+  });
+});
+
+describe('planDifference', () => {
+  it('says what a plan without a bit would do instead, and nothing when nothing changed', () => {
+    const before = planOf(exampleInputs(12));
+    const inputs = exampleInputs(12);
+    inputs.workshop.bits = inputs.workshop.bits.filter((b) => b.diameter.mm !== 11.6);
+    expect(planDifference(before, planOf(inputs))[0]).toContain(
+      'insert hole: ⟦12⟧ brad point instead of ⟦11.6⟧ brad point',
+    );
+    expect(planDifference(before, planOf(exampleInputs(12)))).toEqual([]);
+  });
+});
+
+describe('plan', () => {
+  it('is a function of its inputs, whatever sizes they have', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 40 }),
+        fc.double({ min: 8, max: 60, noNaN: true }),
+        fc.double({ min: 2, max: 60, noNaN: true }),
+        (pieces, length, crown) => {
+          const inputs = exampleInputs(pieces);
+          const [turning] = inputs.pattern.parts[0].turnings;
+          turning.elements = turning.elements.map((e) =>
+            withDimension(withDimension(e, 'length', dim(length)), 'crown', dim(crown)),
+          );
+          const first = snapshotOf(inputs);
+          expect(JSON.parse(JSON.stringify(snapshotOf(inputs)))).toEqual(JSON.parse(JSON.stringify(first)));
+          const schedule = chosenSchedule(first.plan);
+          expect(schedule.end >= schedule.start).toBe(true);
+        },
+      ),
+      { numRuns: 25 },
+    );
+  });
+});

@@ -1,0 +1,45 @@
+import { len } from '../measure/index.js';
+import type { Plan } from './plan.js';
+
+/**
+ * What a plan made anew would do otherwise than the one that was kept, in sentences: other bit,
+ * holding, gauge or blank, and findings that are new. Empty when nothing would change.
+ */
+export function planDifference(before: Plan, after: Plan): string[] {
+  const [old] = before.parts;
+  const [now] = after.parts;
+  const words: string[] = [];
+  for (const operation of now.drilling) {
+    const was = old.drilling.find((o) => o.id === operation.id);
+    if (was?.bit?.id === operation.bit?.id) continue;
+    const from = was?.bit ? `${len(was.bit.diameter.mm)} ${was.bit.kind}` : 'no bit';
+    const to = operation.bit ? `${len(operation.bit.diameter.mm)} ${operation.bit.kind}` : 'no bit';
+    words.push(`${operation.name}: ${to} instead of ${from}. ${operation.choice.consequence}`);
+  }
+  if (old.mount.label !== now.mount.label)
+    words.push(`Held ${now.mount.label.toLowerCase()} instead of ${old.mount.label.toLowerCase()}.`);
+  else if (old.mount.headstock !== now.mount.headstock)
+    words.push(`${now.mount.headstock} instead of ${old.mount.headstock}.`);
+  for (const cut of now.layout.sizing) {
+    const was = old.layout.sizing.find((s) => s.id === cut.id);
+    if (was && was.gauge.gauge?.id !== cut.gauge.gauge?.id) words.push(`${cut.label}: ${cut.gauge.words}`);
+  }
+  for (const cut of now.cuts) {
+    const was = old.cuts.find((c) => c.elementId === cut.elementId);
+    if (was && was.tool?.id !== cut.tool?.id)
+      words.push(
+        `${cut.tool?.name ?? `no ${cut.toolKind}`} instead of ${was.tool?.name ?? 'none'}: ${cut.words}`,
+      );
+  }
+  if (old.blank.section !== now.blank.section || old.blank.length !== now.blank.length)
+    words.push(
+      `Blank ${len(now.blank.section)} square, ${len(now.blank.length)} long instead of ${len(old.blank.section)}, ${len(old.blank.length)}.`,
+    );
+  const known = new Set(before.findings.map((f) => f.id));
+  words.push(
+    ...after.findings
+      .filter((f) => !known.has(f.id) && !f.id.startsWith('drill.bit'))
+      .map((f) => `${f.what} ${f.remedy}`),
+  );
+  return words;
+}

@@ -1,0 +1,18 @@
+import type { PlanInputs } from './inputs.js';
+import { ENGINE, plan, type Plan } from './plan.js';
+
+/** A plan as it is kept: what went in, what came out, and by which rules. Never recomputed silently. */
+export interface PlanSnapshot {
+  schema: 1;
+  engine: string;
+  inputs: PlanInputs;
+  plan: Plan;
+}
+
+/** Makes the snapshot of a plan from its inputs. */
+export const snapshotOf = (inputs: PlanInputs): PlanSnapshot => ({
+  schema: 1,
+  engine: ENGINE,
+  inputs,
+  plan: plan(inputs.pattern, inputs.workshop, inputs.stock, inputs.order, inputs.schools),
+});

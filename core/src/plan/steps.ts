@@ -1,0 +1,329 @@
+import type { Join } from '../assembly/index.js';
+import { len, type Stage } from '../measure/index.js';
+import type { OrderLock, Place, SetupState, Step } from '../batch/index.js';
+import type { TurningStage } from '../turning/index.js';
+import type { PartPlan } from './partPlan.js';
+
+/** A part plan that has everything but its steps and what follows from them. */
+export type PartDraft = Omit<PartPlan, 'steps' | 'cautions'>;
+
+/** Usual minutes by step: typical, replaced by the workshop's own log when there is one. */
+const MINUTES = {
+  saw: 1.5,
+  centres: 1,
+  clip: 1,
+  drill: 1.5,
+  mount: 0.7,
+  roughPerCm3: 0.02,
+  rough: 1,
+  mark: 0.5,
+  size: 0.5,
+  shapePerElement: 0.8,
+  trialFit: 0.5,
+  part: 1.2,
+  measurePerStation: 0.25,
+};
+const SETUP = { saw: 10, 'drill press': 6, bench: 1, lathe: 5 } satisfies Record<Place, number>;
+
+type Draft = Partial<Step> & Pick<Step, 'id' | 'stage' | 'title' | 'words' | 'minutes'>;
+
+/**
+ * Steps of one piece in the order they must be made. Each is locked by the one before it; where the
+ * order is more than habit the lock carries the craft's own reason.
+ */
+export function stepsOf(part: PartDraft): Step[] {
+  const drafts: Draft[] = [
+    ...stockSteps(part),
+    ...drillSteps(part),
+    ...joinSteps(part, 'before turning'),
+    ...roundSteps(part),
+    ...shapeSteps(part),
+    ...surfaceSteps(part),
+    ...endSteps(part),
+  ];
+  return chain(drafts, part);
+}
+
+function chain(drafts: Draft[], part: PartDraft): Step[] {
+  return drafts.map((draft, i) => {
+    const before = drafts[i - 1];
+    const usual: OrderLock[] = before ? [{ stepId: before.id, reason: 'it comes first in this order.' }] : [];
+    const setup = draft.setup ?? at('bench', 'bench');
+    const named = draft.locks ?? [];
+    return {
+      partId: part.partId,
+      setup,
+      speed: null,
+      setupMinutes: SETUP[setup.place],
+      remountMinutes: setup.place === 'lathe' ? MINUTES.mount : 0,
+      wait: null,
+      timers: [],
+      measures: [],
+      against: 'finished' as const,
+      trialFit: false,
+      ...draft,
+      locks: [...named, ...usual.filter((lock) => !named.some((n) => n.stepId === lock.stepId))],
+    };
+  });
+}
+
+const at = (place: Place, holding: string, tailstock: SetupState['tailstock'] = 'not used'): SetupState => ({
+  place,
+  holding,
+  tailstock,
+});
+
+const onLathe = ({ mount }: PartDraft): SetupState =>
+  at('lathe', mount.label, mount.tailstock === null ? 'not used' : 'up');
+
+function speedOf(part: PartDraft, stage: TurningStage): string | null {
+  return part.speeds.find((s) => s.stage === stage)?.words ?? null;
+}
+
+/** Corners are sawn off when there are many: roughing is then faster and kinder. */
+export const CLIP_FROM = 4;
+
+function stockSteps(part: PartDraft): Draft[] {
+  const { blank, drilling } = part;
+  const clip = part.pieces >= CLIP_FROM;
+  return [
+    {
+      id: 'saw',
+      stage: 'stock',
+      title: 'Saw the blank',
+      words: [
+        `Saw to ${len(blank.section)} square, ${len(blank.length)} long.`,
+        'Keep knots, checks and glue lines out of it.',
+      ],
+      minutes: MINUTES.saw / blank.perBlank,
+      setup: at('saw', 'fence and stop'),
+    },
+    {
+      id: 'centres',
+      stage: 'stock',
+      title: clip ? 'Mark centres, clip corners' : 'Mark centres',
+      words: [
+        `Lines from all four sides at ${len(blank.section / 2)}: the centre is the middle of the small square they leave.`,
+        ...(clip ? [`Clip ${len(blank.octagon.clipLeg)} off each corner.`] : []),
+        ...(drilling.length > 0 ? ['Punch the centre of the end that is drilled.'] : []),
+      ],
+      minutes: MINUTES.centres + (clip ? MINUTES.clip : 0),
+      setup: at(clip ? 'saw' : 'bench', clip ? 'corner cradle' : 'bench'),
+    },
+  ];
+}
+
+function drillSteps(part: PartDraft): Draft[] {
+  return part.drilling.map((operation) => ({
+    id: `drill.${operation.id}`,
+    stage: 'drill' as Stage,
+    title: `Drill the ${operation.name}`,
+    words: [
+      `${operation.bit ? `${operation.bit.kind} ${len(operation.bit.diameter.mm)}` : 'The bit that is missing'}: ${len(operation.toShoulder)} deep to the shoulder, tape at ${len(operation.tapeAt)} from the point.`,
+      operation.pecks.length > 0
+        ? `Withdraw at ${operation.pecks.map(len).join(', ')}.`
+        : 'In one go, then clear the chips.',
+    ],
+    minutes: MINUTES.drill + operation.pecks.length * 0.2,
+    setup: at('drill press', `${operation.name} bit`),
+    speed: `${operation.rpm} rpm`,
+    locks: [{ stepId: 'centres', reason: 'the bit follows the punched centre.' }],
+  }));
+}
+
+function joinSteps(part: PartDraft, when: Join['when']): Draft[] {
+  return part.joins
+    .filter((join) => join.when === when)
+    .map((join) => ({
+      id: join.id,
+      stage: 'assemble' as Stage,
+      title: join.title,
+      words: join.words,
+      minutes: join.minutes,
+      wait:
+        join.cureMinutes === null
+          ? null
+          : { minutes: join.cureMinutes, what: `${join.glue?.name ?? 'the glue'} cures` },
+    }));
+}
+
+function roundSteps(part: PartDraft): Draft[] {
+  const { mount, blank, outline } = part;
+  const waste =
+    blank.section * blank.section * blank.length - (Math.PI * part.largestDiameter ** 2 * outline.length) / 4;
+  const glued = part.joins.some((j) => j.when === 'before turning');
+  return [
+    {
+      id: 'mount',
+      stage: 'mount',
+      title: 'Mount',
+      words: [
+        `${mount.label}: ${mount.headstock} in the headstock${mount.tailstock === null ? ', nothing at the tail' : `, ${mount.tailstock} at the tail`}.`,
+        'Turn it by hand once, rest locked.',
+      ],
+      minutes: MINUTES.mount,
+      setup: onLathe(part),
+      locks: glued
+        ? [{ stepId: 'glue', reason: 'turning before the glue has cured tears the insert out.' }]
+        : [],
+    },
+    {
+      id: 'rough',
+      stage: 'turn',
+      title: 'Rough to round',
+      words: [
+        `Round to ${len(part.largestDiameter + 1)}, then stop and look: no flats left anywhere.`,
+        ...(mount.tenon
+          ? [
+              `Turn a tenon ${len(mount.tenon.diameter)} × ${len(mount.tenon.length)} on the waste first, shoulder square.`,
+            ]
+          : []),
+      ],
+      minutes: MINUTES.rough + (waste / 1000) * MINUTES.roughPerCm3,
+      setup: onLathe(part),
+      speed: speedOf(part, 'rough'),
+    },
+  ];
+}
+
+function shapeSteps(part: PartDraft): Draft[] {
+  const { layout, cuts } = part;
+  const mating = layout.sizing.filter((s) => s.mating);
+  const measures = (mating.length > 0 ? mating : layout.sizing.slice(0, 1)).map((s) => s.id);
+  const ferrule = part.joins.some((j) => j.when === 'after the tenon');
+  const size: Draft = {
+    id: 'size',
+    stage: 'mark',
+    title: 'Size',
+    words: layout.sizing.map(
+      (s) => `${s.label}: part down to ${len(s.cutTo)} at ${len(s.x)}. ${s.gauge.words}`,
+    ),
+    minutes: MINUTES.size * layout.sizing.length,
+    setup: onLathe(part),
+    speed: speedOf(part, 'size'),
+    measures,
+    against: 'cut',
+  };
+  const shape: Draft = {
+    id: 'shape',
+    stage: 'turn',
+    title: 'Shape',
+    words: cuts.map((c) => `${c.tool?.name ?? c.toolKind}: ${c.words}`),
+    minutes: MINUTES.shapePerElement * cuts.length,
+    setup: onLathe(part),
+    speed: speedOf(part, 'shape'),
+    locks: ferrule ? [{ stepId: 'ferrule', reason: 'the shape is cut flush with the seated ferrule.' }] : [],
+  };
+  return [
+    {
+      id: 'mark',
+      stage: 'mark',
+      title: 'Mark',
+      words: [
+        `Hold the story stick at the reference end and let the pencil fall into its ${layout.marks.length} notches, work turning slowly.`,
+      ],
+      minutes: MINUTES.mark,
+      setup: onLathe(part),
+      locks: [{ stepId: 'rough', reason: 'a mark on a flat is lost.' }],
+    },
+    size,
+    ...joinSteps(part, 'after the tenon'),
+    shape,
+    ...trialFit(part),
+  ];
+}
+
+function trialFit(part: PartDraft): Draft[] {
+  if (!part.hardware) return [];
+  const { mating } = part.hardware.needs;
+  return [
+    {
+      id: 'fit',
+      stage: 'turn',
+      title: 'Trial fit',
+      words: [`Stop. Hold the hardware against the ${mating.label}: a fingernail must not catch.`],
+      minutes: MINUTES.trialFit,
+      setup: onLathe(part),
+      trialFit: true,
+    },
+  ];
+}
+
+function surfaceSteps(part: PartDraft): Draft[] {
+  const { ladder, finish } = part;
+  const drafts: Draft[] = [];
+  if (ladder.length > 0)
+    drafts.push({
+      id: 'sand',
+      stage: 'surface',
+      title: 'Sand',
+      words: ['The same time with each grit, then stop and go along the grain. Little on crisp details.'],
+      minutes: ladder.reduce((sum, g) => sum + g.minutes, 0),
+      setup: onLathe(part),
+      speed: speedOf(part, 'sand'),
+      timers: ladder.map((g) => ({
+        id: `${g.abrasive.scale}${g.abrasive.grit}`,
+        label: `${g.abrasive.scale}${g.abrasive.grit}`,
+        minutes: g.minutes,
+      })),
+    });
+  if (finish && !offLathe(part)) drafts.push(...coatSteps(part, onLathe(part)));
+  return drafts;
+}
+
+/** A protocol with coats on a standing piece is put on after it has come off the lathe. */
+const offLathe = ({ finish }: PartDraft): boolean =>
+  finish?.coats.some((c) => c.speed === 'stopped') ?? false;
+
+function coatSteps(part: PartDraft, setup: SetupState): Draft[] {
+  const { finish } = part;
+  if (!finish) return [];
+  return finish.coats.map((coat, i) => {
+    const last = i === finish.coats.length - 1;
+    const wait = last ? finish.cureMinutes : coat.waitMinutes;
+    return {
+      id: `finish.${i + 1}`,
+      stage: 'surface' as Stage,
+      title: `${finish.finish.name}${finish.coats.length > 1 ? `, ${i + 1} of ${finish.coats.length}` : ''}`,
+      words: [`Put on ${coat.name}.`],
+      minutes: coat.minutes,
+      setup,
+      speed:
+        setup.place === 'lathe' ? speedOf(part, coat.speed === 'fast' ? 'finish fast' : 'finish slow') : null,
+      wait:
+        wait > 0 && !(last && setup.place === 'lathe')
+          ? { minutes: wait, what: last ? `${finish.finish.name} cures` : `${finish.finish.name} dries` }
+          : null,
+    };
+  });
+}
+
+function endSteps(part: PartDraft): Draft[] {
+  const drafts: Draft[] = [
+    {
+      id: 'part',
+      stage: 'turn',
+      title: 'Take off and clean the ends',
+      words: [
+        part.mount.kind === 'mandrel'
+          ? 'Part the tail waste away with the point of the skew, sand the tip, take it off the mandrel.'
+          : 'Part off, saw the nibs away, sand the ends.',
+      ],
+      minutes: MINUTES.part,
+      setup: onLathe(part),
+      speed: speedOf(part, 'part off'),
+    },
+    {
+      id: 'measure',
+      stage: 'twins',
+      title: 'Measure',
+      words: ['Measure every station once, calliper square to the axis.'],
+      minutes: MINUTES.measurePerStation * part.stations.length,
+      setup: at('bench', 'calliper'),
+      measures: part.stations.map((s) => s.id),
+    },
+  ];
+  if (offLathe(part)) drafts.push(...coatSteps(part, at('bench', 'finishing')));
+  drafts.push(...joinSteps(part, 'at the end'));
+  return drafts;
+}

@@ -1,0 +1,175 @@
+import type { Step } from '../batch/index.js';
+import type { Material } from '../material/index.js';
+import type { Mount } from '../mounting/index.js';
+import type { UsedBy } from '../pattern/index.js';
+import type { FinishKind, GlueKind } from '../workshop/index.js';
+
+/** A caution and the steps where it matters. */
+export interface Caution {
+  id: string;
+  words: string;
+  stepIds: string[];
+}
+
+export interface SafetyContext {
+  steps: readonly Step[];
+  material: Material;
+  mount: Mount;
+  finish: FinishKind | undefined;
+  glue: GlueKind | undefined;
+  usedBy: UsedBy;
+  /** largest surface speed of any stage, m/min */
+  fastest: number;
+  shortBlank: boolean;
+}
+
+interface Rule {
+  id: string;
+  words: (context: SafetyContext) => string;
+  applies: (context: SafetyContext) => boolean;
+  at: (step: Step, context: SafetyContext) => boolean;
+}
+
+const on =
+  (...ids: string[]) =>
+  (step: Step) =>
+    ids.some((id) => step.id === id || step.id.startsWith(`${id}.`));
+const always = () => true;
+
+/** A piece that lets go at this surface speed goes through a face shield's first layer, m/min. */
+const FAST = 700;
+
+/** Usual cautions by rule; local codes, product sheets and licensed practice go before them. */
+const RULES: Rule[] = [
+  {
+    id: 'saw-short',
+    applies: (c) => c.shortBlank,
+    at: on('saw'),
+    words: () => 'Hold short stock in a sled or with a stop, never with the fingers near the blade.',
+  },
+  {
+    id: 'saw-corners',
+    applies: always,
+    at: on('centres'),
+    words: () => 'Clip corners in a V cradle; the square must not roll under the blade.',
+  },
+  {
+    id: 'drill-clamp',
+    applies: always,
+    at: on('drill'),
+    words: () => 'Clamp the blank; a bit that grabs spins it. Clear chips with a brush, spindle stopped.',
+  },
+  {
+    id: 'glue-gloves',
+    applies: (c) => c.glue === 'epoxy' || c.glue === 'foaming',
+    at: on('glue', 'assemble'),
+    words: () => 'Gloves for the glue, off again before anything turns.',
+  },
+  {
+    id: 'glue-fumes',
+    applies: (c) => c.glue === 'cyanoacrylate',
+    at: on('glue', 'assemble'),
+    words: () => 'Its fumes sting: air, eyes away, and nothing of cotton to soak it up.',
+  },
+  {
+    id: 'shield',
+    applies: always,
+    at: on('mount', 'rough'),
+    words: () =>
+      'Face shield, not only glasses. Turn by hand once, rest locked, nobody in line with the piece.',
+  },
+  {
+    id: 'sleeves',
+    applies: always,
+    at: on('mount', 'shape'),
+    words: () => 'Sleeves and cords away, no ring on the fingers.',
+  },
+  {
+    id: 'chuck',
+    applies: (c) => c.mount.kind === 'chuck',
+    at: on('mount'),
+    words: () => 'Tenon shoulder hard against the jaws, jaws only just open, key out.',
+  },
+  {
+    id: 'mandrel',
+    applies: (c) => c.mount.kind === 'mandrel',
+    at: on('mount'),
+    words: () => 'Draw bar tight, so that the mandrel cannot creep out.',
+  },
+  {
+    id: 'fast',
+    applies: (c) => c.fastest > FAST,
+    at: on('shape'),
+    words: (c) =>
+      `The outside runs at up to ${Math.round(c.fastest)} m/min: stand beside it when it comes up to speed.`,
+  },
+  {
+    id: 'dust',
+    applies: (c) => c.material.dust === 'usual',
+    at: on('sand'),
+    words: () => 'Respirator on and extraction running before the first grit.',
+  },
+  {
+    id: 'dust-irritant',
+    applies: (c) => c.material.dust === 'irritant',
+    at: on('rough', 'sand'),
+    words: (c) =>
+      `${c.material.name} dust irritates: respirator and extraction before the first cut, skin covered.`,
+  },
+  {
+    id: 'dust-sensitiser',
+    applies: (c) => c.material.dust === 'sensitiser',
+    at: on('drill', 'rough', 'sand'),
+    words: (c) =>
+      `${c.material.name} dust can make people allergic for good: respirator, extraction, gloves off the lathe only, and wash afterwards.`,
+  },
+  {
+    id: 'rest-away',
+    applies: always,
+    at: on('sand'),
+    words: () => 'Take the rest away; fold paper, never wind it round a finger.',
+  },
+  {
+    id: 'paper',
+    applies: (c) => c.finish === 'friction polish' || c.finish === 'wax' || c.finish === 'burnish',
+    at: on('finish'),
+    words: () => 'Polish with paper, not cloth: paper tears when it catches.',
+  },
+  {
+    id: 'rags',
+    applies: (c) => c.finish === 'oil',
+    at: on('finish'),
+    words: () => 'Rags with oil lie flat outdoors or under water; crumpled they catch fire by themselves.',
+  },
+  {
+    id: 'spray',
+    applies: (c) => c.finish === 'lacquer',
+    at: on('finish'),
+    words: () => 'No flame or spark near lacquer, and a mask for its fumes.',
+  },
+  {
+    id: 'food',
+    applies: (c) => c.usedBy === 'food',
+    at: on('finish', 'assemble'),
+    words: () =>
+      'For food: look up your local rules on extractables and ask the maker of the finish. Compas does not say that it complies.',
+  },
+  {
+    id: 'child',
+    applies: (c) => c.usedBy === 'child',
+    at: on('finish', 'assemble'),
+    words: () =>
+      'For a child: look up your local rules on small parts, strength and finish. Compas does not say that it complies.',
+  },
+];
+
+/** The cautions that apply, each tied to the steps where it matters; none without a step. */
+export function cautionsFor(context: SafetyContext): Caution[] {
+  return RULES.filter((rule) => rule.applies(context))
+    .map((rule) => ({
+      id: rule.id,
+      words: rule.words(context),
+      stepIds: context.steps.filter((step) => rule.at(step, context)).map((s) => s.id),
+    }))
+    .filter((caution) => caution.stepIds.length > 0);
+}

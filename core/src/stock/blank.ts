@@ -1,0 +1,145 @@
+import { len, type Figure, type Finding } from '../measure/index.js';
+import type { Allowances } from '../workshop/index.js';
+
+/** What a blank must hold: the finished piece and what is lost to holding it. */
+export interface BlankWish {
+  partId: string;
+  largestDiameter: number;
+  finishedLength: number;
+  wasteDrive: number;
+  wasteTail: number;
+  /** pieces made end to end from one blank */
+  perBlank: number;
+  pieces: number;
+}
+
+/** A square blank and how it is made ready. All lengths mm. */
+export interface Blank {
+  section: number;
+  length: number;
+  perBlank: number;
+  count: number;
+  octagon: Octagon;
+  /** corner to corner, the circle the spinning blank sweeps */
+  diagonal: number;
+}
+
+/** Octagon sawn from a square: what is clipped off each corner, and the width of its flats. */
+export interface Octagon {
+  clipLeg: number;
+  flat: number;
+}
+
+/**
+ * Regular octagon from a square of side S: the leg clipped off each corner is S(1 − 1/√2) and the
+ * flats are S(√2 − 1) wide (elementary geometry; leg × √2 = flat).
+ */
+export const octagonOf = (side: number): Octagon => ({
+  clipLeg: side * (1 - Math.SQRT1_2),
+  flat: side * (Math.SQRT2 - 1),
+});
+
+/**
+ * Square blank for a part: S ≥ D + skim + 2e with skim on the diameter and centring error e; length =
+ * finished lengths + waste at both ends + a parting between (and after the last) piece. Both are
+ * rounded up to a whole millimetre, since nobody saws finer.
+ */
+export function blankFor(wish: BlankWish, allowances: Allowances): { blank: Blank; figures: Figure[] } {
+  const { skim, centring, parting } = allowances;
+  const section = Math.ceil(wish.largestDiameter + skim + 2 * centring - 1e-9);
+  const bare = wish.perBlank * (wish.finishedLength + parting) + wish.wasteDrive + wish.wasteTail;
+  const length = Math.ceil(bare - 1e-9);
+  const count = Math.ceil(wish.pieces / wish.perBlank);
+  const blank: Blank = {
+    section,
+    length,
+    perBlank: wish.perBlank,
+    count,
+    octagon: octagonOf(section),
+    diagonal: section * Math.SQRT2,
+  };
+  return { blank, figures: figuresOf(wish, allowances, blank) };
+}
+
+function figuresOf(wish: BlankWish, allowances: Allowances, blank: Blank): Figure[] {
+  const habit = 'allowances of the workshop';
+  return [
+    {
+      id: 'blank.section',
+      label: 'Blank, square',
+      value: blank.section,
+      unit: 'mm',
+      working: {
+        rule: 'Largest diameter + skim + twice the centring error, rounded up to a whole millimetre.',
+        source: habit,
+        inputs: [
+          { label: 'largest diameter', value: wish.largestDiameter, unit: 'mm' },
+          { label: 'skim on the diameter', value: allowances.skim, unit: 'mm' },
+          { label: 'centring error', value: allowances.centring, unit: 'mm' },
+        ],
+      },
+    },
+    {
+      id: 'blank.length',
+      label: 'Blank, length',
+      value: blank.length,
+      unit: 'mm',
+      working: {
+        rule: 'Pieces in the blank × (finished length + parting) + waste at drive and tail, rounded up.',
+        source: habit,
+        inputs: [
+          { label: 'finished length', value: wish.finishedLength, unit: 'mm' },
+          { label: 'pieces in a blank', value: wish.perBlank, unit: 'pieces' },
+          { label: 'parting', value: allowances.parting, unit: 'mm' },
+          { label: 'waste at the drive', value: wish.wasteDrive, unit: 'mm' },
+          { label: 'waste at the tail', value: wish.wasteTail, unit: 'mm' },
+        ],
+      },
+    },
+    {
+      id: 'blank.count',
+      label: 'Blanks to cut',
+      value: blank.count,
+      unit: 'pieces',
+      working: {
+        rule: 'Pieces ordered ÷ pieces in a blank, rounded up.',
+        source: 'arithmetic',
+        inputs: [
+          { label: 'pieces', value: wish.pieces, unit: 'pieces' },
+          { label: 'pieces in a blank', value: wish.perBlank, unit: 'pieces' },
+        ],
+      },
+    },
+    {
+      id: 'blank.clip',
+      label: 'Clip off each corner',
+      value: blank.octagon.clipLeg,
+      unit: 'mm',
+      working: {
+        rule: 'Side × (1 − 1/√2): the leg of the corner that leaves a regular octagon.',
+        source: 'geometry of the octagon',
+        inputs: [{ label: 'side of the blank', value: blank.section, unit: 'mm' }],
+      },
+    },
+  ];
+}
+
+/** Whether the piece keeps to the length its owner allows; too long is also wrong. */
+export function lengthFindings(
+  partId: string,
+  finishedLength: number,
+  longest: number | undefined,
+): Finding[] {
+  if (longest === undefined || finishedLength <= longest + 1e-6) return [];
+  return [
+    {
+      id: `pattern.longest.${partId}`,
+      severity: 'warn',
+      stage: 'pattern',
+      partId,
+      what: `It stands ${len(finishedLength)} tall; the most allowed is ${len(longest)}.`,
+      why: 'It would no longer fit where it is kept.',
+      remedy: `Take ${len(finishedLength - longest)} out of the longest element.`,
+    },
+  ];
+}

@@ -1,0 +1,112 @@
+import type { Finding } from '../measure/index.js';
+import type { Material } from '../material/index.js';
+import type { UsedBy } from '../pattern/index.js';
+import type { Finish, FinishKind } from '../workshop/index.js';
+
+/** How the work turns while a coat goes on. */
+export type FinishSpeed = 'stopped' | 'slow' | 'fast';
+
+/** One coat or pass. */
+export interface Coat {
+  name: string;
+  speed: FinishSpeed;
+  minutes: number;
+  /** before the next coat, minutes */
+  waitMinutes: number;
+}
+
+export interface FinishProtocol {
+  finish: Finish;
+  coats: Coat[];
+  /** before the piece may be handled, minutes */
+  cureMinutes: number;
+}
+
+interface Habit {
+  coat: Coat;
+  between?: Coat;
+  cureMinutes: number;
+}
+
+const HOUR = 60;
+const DAY = 24 * HOUR;
+
+/** Usual protocol by kind of finish: typical, the product's sheet goes before it. */
+const HABITS: Record<FinishKind, Habit> = {
+  'friction polish': {
+    coat: { name: 'friction polish, until it is warm', speed: 'fast', minutes: 1, waitMinutes: 0 },
+    cureMinutes: 2 * HOUR,
+  },
+  oil: {
+    coat: { name: 'oil, wipe off what stands', speed: 'stopped', minutes: 2, waitMinutes: DAY },
+    cureMinutes: 7 * DAY,
+  },
+  lacquer: {
+    coat: { name: 'thin coat of lacquer', speed: 'stopped', minutes: 1.5, waitMinutes: 45 },
+    between: { name: 'scuff lightly before the last coat', speed: 'slow', minutes: 0.5, waitMinutes: 0 },
+    cureMinutes: DAY,
+  },
+  wax: {
+    coat: { name: 'wax, then buff with paper', speed: 'fast', minutes: 1, waitMinutes: 0 },
+    cureMinutes: 15,
+  },
+  burnish: {
+    coat: { name: 'a handful of its own shavings', speed: 'fast', minutes: 0.5, waitMinutes: 0 },
+    cureMinutes: 0,
+  },
+};
+
+/** Coats, waits and cure of a finish, with the scuff before the last coat where it belongs. */
+export function protocolOf(finish: Finish): FinishProtocol {
+  const { coat, between, cureMinutes } = HABITS[finish.kind];
+  const coats: Coat[] = [];
+  for (let i = 1; i <= finish.coats; i++) {
+    const last = i === finish.coats;
+    if (last && i > 1 && between) coats.push(between);
+    const named = finish.coats > 1 ? { ...coat, name: `${coat.name}, coat ${i} of ${finish.coats}` } : coat;
+    coats.push(last ? { ...named, waitMinutes: 0 } : named);
+  }
+  return { finish, coats, cureMinutes };
+}
+
+/** Where a finish does not go with the wood or with those who will use the item. */
+export function finishFindings(
+  partId: string,
+  finish: Finish,
+  material: Material,
+  usedBy: UsedBy,
+): Finding[] {
+  const findings: Finding[] = [];
+  const say = (id: string, what: string, why: string, remedy: string) =>
+    findings.push({
+      id: `surface.${id}.${partId}`,
+      severity: 'warn',
+      stage: 'surface',
+      partId,
+      what,
+      why,
+      remedy,
+    });
+  if (usedBy !== 'anybody' && (finish.kind === 'friction polish' || finish.kind === 'lacquer'))
+    say(
+      'use',
+      `${finish.name} on an item for ${usedBy === 'food' ? 'food' : 'a child'}.`,
+      'Water, hands and mouths wear it, and what it leaves is for its maker to state.',
+      'Ask for the product sheet and the local rules on extractables, or choose oil or wax.',
+    );
+  if (material.oily && (finish.kind === 'oil' || finish.kind === 'lacquer'))
+    say(
+      'oily',
+      `${finish.name} on oily ${material.name.toLowerCase()}.`,
+      'The wood’s own oil keeps it from curing.',
+      'Wipe with solvent just before the first coat, and try it on an offcut.',
+    );
+  if (material.class === 'resin' && finish.kind !== 'wax' && finish.kind !== 'burnish')
+    say(
+      'resin',
+      `${finish.name} on ${material.name.toLowerCase()}.`,
+      'It does not soak in and peels.',
+      'Polish through finer abrasives and wax it.',
+    );
+  return findings;
+}

@@ -1,0 +1,176 @@
+import { len, type Figure, type Finding } from '../measure/index.js';
+import type { Material } from '../material/index.js';
+import type { Abrasive } from '../workshop/index.js';
+
+/** Mean grain of abrasives, µm: FEPA P scale and CAMI scale (typical of the standards, unchecked). */
+const P_MICRONS: Record<number, number> = {
+  60: 269,
+  80: 201,
+  100: 162,
+  120: 125,
+  150: 100,
+  180: 82,
+  220: 68,
+  240: 58.5,
+  280: 52.2,
+  320: 46.2,
+  360: 40.5,
+  400: 35,
+  500: 30.2,
+  600: 25.8,
+  800: 21.8,
+  1000: 18.3,
+  1200: 15.3,
+};
+const CAMI_MICRONS: Record<number, number> = {
+  60: 268,
+  80: 190,
+  100: 140,
+  120: 115,
+  150: 92,
+  180: 82,
+  220: 68,
+  240: 53,
+  280: 44,
+  320: 36,
+  360: 28,
+  400: 23,
+  500: 20,
+  600: 16,
+  800: 12,
+  1000: 9.2,
+};
+
+/** Mean grain in µm; a grit between two of its scale is interpolated on the log scale. */
+export function grainMicrons({ grit, scale }: Pick<Abrasive, 'grit' | 'scale'>): number {
+  const table = scale === 'P' ? P_MICRONS : CAMI_MICRONS;
+  const exact = table[grit];
+  if (exact !== undefined) return exact;
+  const grits = Object.keys(table)
+    .map(Number)
+    .sort((a, b) => a - b);
+  const above = grits.findIndex((g) => g > grit);
+  const [low, high] =
+    above <= 0
+      ? [grits.at(above === 0 ? 0 : -2), grits.at(above === 0 ? 1 : -1)]
+      : [grits[above - 1], grits[above]];
+  if (low === undefined || high === undefined) return NaN;
+  const a = table[low] ?? NaN;
+  const b = table[high] ?? NaN;
+  const share = (Math.log(grit) - Math.log(low)) / (Math.log(high) - Math.log(low));
+  return a * (b / a) ** share;
+}
+
+/** One grit of the ladder. */
+export interface GritStep {
+  abrasive: Abrasive;
+  microns: number;
+  minutes: number;
+}
+
+export interface GritLadder {
+  steps: GritStep[];
+  findings: Finding[];
+  figures: Figure[];
+}
+
+/** The next grain is at least this share of the last, or its scratches stay. */
+const LEAST_RATIO = 0.6;
+/** Sanding is called done at a grain of about P400 for most finishes. */
+const FINEST_MICRONS = 35;
+/** Minutes per grit: half a minute to settle in and 0.7 s per cm² (bench practice, typical). */
+const BASE_MINUTES = 0.5;
+const MINUTES_PER_CM2 = 0.012;
+
+/**
+ * Ladder from the start grit of the material to the last, through the abrasives the workshop owns:
+ * each the coarsest that is finer by no more than the gap rule allows being skipped.
+ * @param surface area to sand, mm²
+ */
+export function gritLadder(
+  partId: string,
+  material: Material,
+  abrasives: readonly Abrasive[],
+  surface: number,
+): GritLadder {
+  const start = grainMicrons({ grit: material.startGrit, scale: 'P' });
+  const owned = abrasives
+    .map((abrasive) => ({ abrasive, microns: grainMicrons(abrasive) }))
+    .filter((a) => a.microns <= start * 1.05 && a.microns >= FINEST_MICRONS * 0.9)
+    .sort((a, b) => b.microns - a.microns);
+  const minutes = Math.round((BASE_MINUTES + (surface / 100) * MINUTES_PER_CM2) * 10) / 10;
+  const steps = thinOut(owned).map((a) => ({ ...a, minutes }));
+  return {
+    steps,
+    findings: gapFindings(partId, material, start, steps),
+    figures: timeFigure(steps, surface, minutes),
+  };
+}
+
+/** Leaves out grits that the gap rule allows to be skipped. */
+function thinOut<T extends { microns: number }>(owned: T[]): T[] {
+  const kept: T[] = [];
+  for (let i = 0; i < owned.length; i++) {
+    const here = owned[i];
+    const last = kept.at(-1);
+    const next = owned[i + 1];
+    if (!here) continue;
+    if (last && next && next.microns >= LEAST_RATIO * last.microns) continue;
+    kept.push(here);
+  }
+  return kept;
+}
+
+const name = (a: Abrasive) => `${a.scale}${a.grit}`;
+
+function gapFindings(partId: string, material: Material, start: number, steps: GritStep[]): Finding[] {
+  const findings: Finding[] = [];
+  const first = steps[0];
+  if (!first || first.microns < LEAST_RATIO * start)
+    findings.push({
+      id: `surface.start.${partId}`,
+      severity: 'warn',
+      stage: 'surface',
+      partId,
+      what: `No abrasive near P${material.startGrit} to begin with.`,
+      why: `${material.name} is usually begun at P${material.startGrit} after a clean cut; a finer one only polishes the tool marks.`,
+      remedy: `Get P${material.startGrit}, or leave a better surface from the tool.`,
+    });
+  steps.slice(1).forEach((step, i) => {
+    const before = steps[i];
+    if (!before || step.microns >= LEAST_RATIO * before.microns - 1e-9) return;
+    findings.push({
+      id: `surface.gap.${partId}.${name(step.abrasive)}`,
+      severity: 'warn',
+      stage: 'surface',
+      partId,
+      what: `Gap between ${name(before.abrasive)} and ${name(step.abrasive)}.`,
+      why: `The grain falls from ${before.microns.toFixed(0)} to ${step.microns.toFixed(0)} µm, below ${LEAST_RATIO} of it: the scratches of ${name(before.abrasive)} stay.`,
+      remedy: `Put a grit of about ${Math.sqrt(before.microns * step.microns).toFixed(0)} µm between them.`,
+    });
+  });
+  return findings;
+}
+
+function timeFigure(steps: GritStep[], surface: number, minutes: number): Figure[] {
+  return [
+    {
+      id: 'surface.minutes',
+      label: 'Sanding one piece',
+      value: steps.length * minutes,
+      unit: 'min',
+      working: {
+        rule: `Grits × the same time for each: ${BASE_MINUTES} min + ${MINUTES_PER_CM2} min per cm².`,
+        source: 'bench practice, typical; your own log replaces it',
+        inputs: [
+          { label: 'grits', value: steps.length },
+          { label: 'surface', value: surface / 100, unit: 'cm2' },
+        ],
+      },
+    },
+  ];
+}
+
+/** What sanding takes off the diameter, in words for the step. */
+export const allowanceWords = (material: Material): string =>
+  `Sanding takes about ${len(material.sandingAllowance)} off the diameter of ${material.name.toLowerCase()}.`;

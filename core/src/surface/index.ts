@@ -1,0 +1,2 @@
+export * from './grit.js';
+export * from './finishing.js';

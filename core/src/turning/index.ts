@@ -1,0 +1,2 @@
+export * from './speed.js';
+export * from './cuts.js';

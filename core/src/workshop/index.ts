@@ -1,0 +1,3 @@
+export * from './workshop.js';
+export * from './newWorkshop.js';
+export * from './checkWorkshop.js';

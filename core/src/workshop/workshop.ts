@@ -1,0 +1,165 @@
+import type { Dimension, Schools, Units } from '../measure/index.js';
+
+/** What turns the work. A treadle or pole lathe has no rpm: plans leave speeds out. */
+export type Drive =
+  | { kind: 'pulleys'; speeds: number[] }
+  | { kind: 'range'; slowest: number; fastest: number }
+  | { kind: 'treadle' };
+
+export interface Lathe {
+  name: string;
+  drive: Drive;
+  /** largest diameter that passes over the bed, mm */
+  swing: number;
+  /** longest work between centres, mm */
+  betweenCentres: number;
+  /** as marked on the spindle, e.g. "M33 × 3.5" */
+  spindleThread: string;
+  /** taper of headstock and tailstock, e.g. "MT2" */
+  taper: string;
+}
+
+export type CentreKind = 'spur' | 'ring' | 'stepped' | 'live';
+
+export interface Centre {
+  id: string;
+  name: string;
+  kind: CentreKind;
+  diameter: number;
+}
+
+export interface Jaws {
+  id: string;
+  name: string;
+  /** diameters the jaws close on from outside, mm; they hold best where they are just open */
+  gripLeast: number;
+  gripBest: number;
+  gripMost: number;
+  /** depth of the jaws, mm */
+  depth: number;
+}
+
+export interface Chuck {
+  id: string;
+  name: string;
+  fastest: number;
+  jaws: Jaws[];
+}
+
+export interface Mandrel {
+  id: string;
+  name: string;
+  /** thread or size that it takes, matched with the kit's */
+  takes: string;
+  /** how far it stands out of the spindle, mm */
+  reach: number;
+}
+
+export type BitKind = 'twist' | 'brad point' | 'flat-bottomed';
+
+export interface Bit {
+  id: string;
+  kind: BitKind;
+  diameter: Dimension;
+  /** usable length from the point, mm */
+  length: number;
+}
+
+export type GaugeKind = 'slot' | 'calliper';
+
+export interface Gauge {
+  id: string;
+  name: string;
+  kind: GaugeKind;
+  /** a slot has one size; a calliper is set */
+  size?: Dimension;
+}
+
+export type ToolKind = 'roughing gouge' | 'spindle gouge' | 'skew' | 'parting tool' | 'scraper';
+
+export interface Tool {
+  id: string;
+  name: string;
+  kind: ToolKind;
+  width: number;
+  /** radius of the nose, mm: a cove cannot be tighter */
+  nose?: number;
+}
+
+export interface Abrasive {
+  id: string;
+  grit: number;
+  scale: 'P' | 'CAMI';
+}
+
+export type FinishKind = 'friction polish' | 'oil' | 'lacquer' | 'wax' | 'burnish';
+
+export interface Finish {
+  id: string;
+  name: string;
+  kind: FinishKind;
+  coats: number;
+}
+
+export type GlueKind = 'epoxy' | 'cyanoacrylate' | 'wood glue' | 'foaming';
+
+export interface Glue {
+  id: string;
+  name: string;
+  kind: GlueKind;
+  /** from mixing until it may be turned, minutes */
+  cureMinutes: number;
+}
+
+/** One span of work in a week: weekday 1 is Monday, times are minutes after midnight. */
+export interface WorkingWindow {
+  weekday: number;
+  from: number;
+  to: number;
+}
+
+export interface WorkingHours {
+  timeZone: string;
+  windows: WorkingWindow[];
+}
+
+/** Allowances and limits of the shop that are habits rather than tools. */
+export interface Allowances {
+  /** taken off the diameter to get round and clean, mm */
+  skim: number;
+  /** how far a centre is off, mm */
+  centring: number;
+  wasteDrive: number;
+  wasteTail: number;
+  parting: number;
+  /** thinnest wall that may be left round a hole, mm */
+  leastWall: number;
+  /** glue or clearance room beyond the longest thing in a hole, mm */
+  holeRoom: number;
+}
+
+/** rpm × diameter (mm) at the low and high end of the band of school A. */
+export interface SpeedBand {
+  low: number;
+  high: number;
+}
+
+/** All that a workshop owns and does by habit; planning chooses from it. */
+export interface Workshop {
+  schema: 1;
+  units: Units;
+  schools: Schools;
+  lathe: Lathe;
+  centres: Centre[];
+  chucks: Chuck[];
+  mandrels: Mandrel[];
+  bits: Bit[];
+  gauges: Gauge[];
+  tools: Tool[];
+  abrasives: Abrasive[];
+  finishes: Finish[];
+  glues: Glue[];
+  hours: WorkingHours;
+  allowances: Allowances;
+  speedBand: SpeedBand;
+}
