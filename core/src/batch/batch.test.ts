@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import type { WorkingHours } from '../workshop/index.js';
 import {
+  contradictions,
   holdsOn,
   localTime,
   nextAction,
@@ -167,5 +168,14 @@ describe('progress', () => {
         expect(progressOf(2, shuffled)).toEqual(straight);
       }),
     );
+  });
+
+  it('finds events that contradict each other, and none where an override was given', () => {
+    const early = event(1, 0, { kind: 'done', stepId: 'turn' });
+    expect(contradictions(steps, [early]).map((f) => f.id)).toEqual(['run.order.1.turn']);
+    const forced = { ...event(1, -1, { kind: 'overridden', stepId: 'turn', why: 'dry fit' }) };
+    expect(contradictions(steps, [forced, early])).toEqual([]);
+    const rejected = event(2, 1, { kind: 'rejected', stepId: 'glue', cause: 'knot' });
+    expect(contradictions(steps, [rejected, event(2, 2, { kind: 'done', stepId: 'glue' })]).map((f) => f.id)).toEqual(['run.rejected.2']);
   });
 });

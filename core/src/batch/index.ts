@@ -3,3 +3,4 @@ export * from './workingTime.js';
 export * from './schedule.js';
 export * from './event.js';
 export * from './progress.js';
+export * from './contradictions.js';

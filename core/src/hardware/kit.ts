@@ -45,6 +45,11 @@ export interface FerruleKit extends KitBase {
 /** Hardware of the workshop's own generic kinds, with the measurements that matter. */
 export type Kit = TappedInsertKit | SelfTappingKit | FerruleKit;
 
+type WithoutId<K> = K extends Kit ? Omit<K, 'id'> : never;
+
+/** A kit that has no id yet. */
+export type NewKit = WithoutId<Kit>;
+
 /** What a kit's dimensions say against each other; empty when they can be. */
 export function kitProblems(kit: Kit): { field: string; why: string }[] {
   switch (kit.kind) {

@@ -1,0 +1,45 @@
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { main, ROOT, say } from './project.mjs';
+import { run } from './run.mjs';
+
+const SOURCES = ['core/src', 'server/src', 'web/src', 'web/index.html', 'web/vite.config.ts', 'web/public', 'package-lock.json', 'tsconfig.base.json', 'scripts/client.mjs'];
+const GENERATED = new Set(['schema.d.ts', 'openapi.json']);
+const STAMP = join(ROOT, '.cache', 'build');
+
+function* filesOf(path) {
+  if (!existsSync(path)) return;
+  if (!statSync(path).isDirectory()) return yield path;
+  for (const name of readdirSync(path).sort()) if (!GENERATED.has(name)) yield* filesOf(join(path, name));
+}
+
+/** Changes whenever a source does. */
+function stampOf() {
+  const hash = createHash('sha256');
+  for (const source of SOURCES) for (const file of filesOf(join(ROOT, source))) hash.update(file.slice(ROOT.length)).update(readFileSync(file));
+  return hash.digest('hex');
+}
+
+export const compileServer = () => run('npx', ['--no-install', 'tsc', '-b', 'core', 'server']);
+
+/** OpenAPI document of the server, and the web's client from it. */
+export async function generateClient() {
+  await run('node', ['server/dist/openapi.js', 'web/src/api/openapi.json']);
+  await run('node', ['scripts/client.mjs']);
+}
+
+/** Builds core, server and web when a source has changed since the last time. */
+export async function build() {
+  const stamp = stampOf();
+  const built = existsSync(STAMP) && readFileSync(STAMP, 'utf8') === stamp && existsSync(join(ROOT, 'web/dist/index.html')) && existsSync(join(ROOT, 'server/dist/main.js'));
+  if (built) return;
+  say('building');
+  await compileServer();
+  await generateClient();
+  await run('npx', ['--no-install', 'vite', 'build', 'web', '--logLevel', 'warn']);
+  mkdirSync(join(ROOT, '.cache'), { recursive: true });
+  writeFileSync(STAMP, stamp);
+}
+
+if (process.argv[1] === join(ROOT, 'scripts/build.mjs')) await main(build);

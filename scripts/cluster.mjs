@@ -1,0 +1,108 @@
+import { randomBytes } from 'node:crypto';
+import { spawnSync } from 'node:child_process';
+import { chmodSync, chownSync, existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { basename, dirname, join } from 'node:path';
+import { createHash } from 'node:crypto';
+import { postgresPrograms } from './packages.mjs';
+import { say } from './project.mjs';
+import { outputOf } from './run.mjs';
+
+/** PostgreSQL refuses to run as root: then its programs run as the postgres user. */
+const asRoot = process.getuid?.() === 0;
+const PREFIX = asRoot ? ['setpriv', '--reuid=postgres', '--regid=postgres', '--init-groups'] : [];
+
+function postgres(program, args, options = {}) {
+  const [command, ...rest] = [...PREFIX, join(postgresPrograms(), program), ...args];
+  return spawnSync(command, rest, { encoding: 'utf8', cwd: '/', ...options });
+}
+
+function must(result, what) {
+  if (result.status !== 0) throw new Error(`${what}: ${(result.stderr || result.stdout || result.error?.message || '').trim()}`);
+}
+
+/** Folder of the cluster: in the data folder, or in /var/lib when the postgres user cannot get there. */
+function clusterFolder(data) {
+  mkdirSync(data, { recursive: true });
+  const wanted = join(data, 'postgres');
+  if (!asRoot || canTraverse(data)) return wanted;
+  const name = `compas-${createHash('sha256').update(data).digest('hex').slice(0, 12)}`;
+  const elsewhere = join('/var/lib', name);
+  say(`the postgres user cannot reach ${basename(data)}, so the database lies in ${elsewhere}`);
+  mkdirSync(elsewhere, { recursive: true });
+  return join(elsewhere, 'postgres');
+}
+
+function canTraverse(folder) {
+  for (let at = folder; at !== dirname(at); at = dirname(at))
+    if (spawnSync(PREFIX[0], [...PREFIX.slice(1), 'test', '-x', at]).status !== 0) return false;
+  return true;
+}
+
+/** Passwords made on first use and kept in the data folder. */
+export function secretsOf(data) {
+  mkdirSync(data, { recursive: true });
+  const file = join(data, 'secrets.json');
+  if (existsSync(file)) return JSON.parse(readFileSync(file, 'utf8'));
+  const secret = () => randomBytes(24).toString('hex');
+  const secrets = { superuser: secret(), owner: secret(), app: secret(), session: secret() };
+  writeFileSync(file, JSON.stringify(secrets), { mode: 0o600 });
+  return secrets;
+}
+
+function initialise(folder, secrets) {
+  say('making a private PostgreSQL cluster');
+  mkdirSync(folder, { recursive: true });
+  const passwordFile = join(folder, '..', 'superuser.pw');
+  writeFileSync(passwordFile, secrets.superuser, { mode: 0o600 });
+  if (asRoot) {
+    const uid = Number(outputOf('id', ['-u', 'postgres']));
+    const gid = Number(outputOf('id', ['-g', 'postgres']));
+    chownSync(folder, uid, gid);
+    chownSync(passwordFile, uid, gid);
+  }
+  chmodSync(folder, 0o700);
+  const made = postgres('initdb', ['-D', folder, '-U', 'postgres', '-A', 'scram-sha-256', `--pwfile=${passwordFile}`, '-E', 'UTF8', '--locale=C.UTF-8']);
+  rmSync(passwordFile);
+  must(made, 'PostgreSQL could not make its cluster');
+}
+
+const freePort = () =>
+  new Promise((done, failed) => {
+    const server = createServer();
+    server.on('error', failed);
+    server.listen(0, '127.0.0.1', () => {
+      const { port } = server.address();
+      server.close(() => done(port));
+    });
+  });
+
+const ready = (port) => postgres('pg_isready', ['-h', '127.0.0.1', '-p', String(port), '-q']).status === 0;
+
+/** Port of the cluster when it runs already. */
+function runningPort(folder) {
+  if (postgres('pg_ctl', ['-D', folder, 'status']).status !== 0) return null;
+  const pid = asRoot ? outputOf('cat', [join(folder, 'postmaster.pid')]) : readFileSync(join(folder, 'postmaster.pid'), 'utf8');
+  const port = Number(pid?.split('\n')[3]);
+  return ready(port) ? port : null;
+}
+
+/**
+ * Starts the private cluster of a data folder on a free loopback port.
+ * @param durable off only for tests: then nothing is flushed to disk
+ * @returns its port, its passwords, and how to stop it (nothing when it ran before)
+ */
+export async function startCluster(data, durable = true) {
+  const folder = clusterFolder(data);
+  const secrets = secretsOf(data);
+  const versionFile = join(folder, 'PG_VERSION');
+  const exists = asRoot ? spawnSync('test', ['-e', versionFile]).status === 0 : existsSync(versionFile);
+  if (!exists) initialise(folder, secrets);
+  const before = runningPort(folder);
+  if (before !== null) return { port: before, secrets, stop: () => {} };
+  const port = await freePort();
+  const settings = ['-p', port, '-c', 'listen_addresses=127.0.0.1', '-c', "unix_socket_directories=''", ...(durable ? [] : ['-c', 'fsync=off'])].join(' ');
+  must(postgres('pg_ctl', ['-D', folder, '-w', '-t', '60', '-l', join(folder, 'server.log'), '-o', settings, 'start'], { stdio: ['ignore', 'ignore', 'pipe'] }), 'PostgreSQL did not start');
+  for (let i = 0; i < 100 && !ready(port); i++) await new Promise((later) => setTimeout(later, 50));
+  return { port, secrets, stop: () => void postgres('pg_ctl', ['-D', folder, '-m', 'fast', '-w', 'stop']) };
+}

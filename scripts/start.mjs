@@ -1,0 +1,40 @@
+import { build } from './build.mjs';
+import { loadDemo, migrate, openDatabase } from './database.mjs';
+import { ensureDependencies } from './packages.mjs';
+import { main, say } from './project.mjs';
+import { serve } from './serve.mjs';
+
+const LOOPBACK = new Set(['127.0.0.1', 'localhost', '::1']);
+
+await main(async () => {
+  await ensureDependencies();
+  await build();
+  say('starting the database');
+  const database = await openDatabase();
+  const stop = () => {
+    say('stopping the database');
+    database.stop();
+  };
+  try {
+    await migrate(database.env);
+    if (process.env.COMPAS_DEMO !== 'off') await loadDemo(database.env);
+    await serveUntilStopped(database.env);
+  } finally {
+    stop();
+  }
+});
+
+async function serveUntilStopped(env) {
+  const host = process.env.HOST ?? '127.0.0.1';
+  const port = process.env.PORT ?? '4600';
+  const tls = Boolean(process.env.TLS_CERT && process.env.TLS_KEY);
+  const server = serve({ ...env, HOST: host, PORT: port });
+  for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.stop());
+  await server.listening;
+  if (!LOOPBACK.has(host) && !tls)
+    say('WARNING: served to other machines without TLS: anybody in the network can read along, and tablets cannot work offline. Run npm run cert and set TLS_CERT and TLS_KEY.');
+  say(`open ${tls ? 'https' : 'http'}://${host}:${port}`);
+  if (process.env.COMPAS_DEMO !== 'off') say('demo sign-in: maren@quillhaven.example with shavings-everywhere, or the button on the first screen');
+  say('stop with Ctrl-C');
+  await server.ended;
+}

@@ -1,0 +1,71 @@
+import { ApiProperty } from '@nestjs/swagger';
+import { ChoiceField, IdField, TextField } from '../edge/fields.js';
+
+const EMAIL = { max: 200, min: 3, pattern: /^[^\s@]+@[^\s@]+$/, like: 'name@workshop.example' };
+const UNITS = ['mm', 'inch', 'decimal-inch'] as const;
+
+export class SignInDto {
+  @TextField(EMAIL) email: string;
+  @TextField({ max: 200, min: 1 }) password: string;
+}
+
+export class NewPersonDto {
+  @TextField({ max: 80, min: 1 }) name: string;
+  @TextField(EMAIL) email: string;
+  @TextField({ max: 200, min: 10 }) password: string;
+}
+
+export class NewWorkshopDto {
+  @TextField({ max: 80, min: 1 }) workshop: string;
+  @TextField({ max: 60, min: 1, pattern: /^[A-Za-z_]+(\/[A-Za-z_+\-0-9]+)*$/, like: 'Europe/Berlin' })
+  timeZone: string;
+  @ChoiceField(UNITS) units: (typeof UNITS)[number];
+}
+
+export class NewAccountDto extends NewPersonDto {
+  @TextField({ max: 80, min: 1 }) workshop: string;
+  @TextField({ max: 60, min: 1, pattern: /^[A-Za-z_]+(\/[A-Za-z_+\-0-9]+)*$/, like: 'Europe/Berlin' })
+  timeZone: string;
+  @ChoiceField(UNITS) units: (typeof UNITS)[number];
+}
+
+export class EnterWorkshopDto {
+  @IdField() workshopId: string;
+}
+
+export class NewInviteDto {
+  @ChoiceField(['owner', 'maker']) role: 'owner' | 'maker';
+}
+
+export class InviteView {
+  @ApiProperty() workshop: string;
+  @ApiProperty({ enum: ['owner', 'maker'] }) role: 'owner' | 'maker';
+}
+
+export class InviteLinkView {
+  /** shown once; only its hash is kept */
+  @ApiProperty() token: string;
+  @ApiProperty() expiresAt: string;
+}
+
+export class MemberView {
+  @ApiProperty() id: string;
+  @ApiProperty() name: string;
+  @ApiProperty() email: string;
+  @ApiProperty({ enum: ['owner', 'maker'] }) role: 'owner' | 'maker';
+}
+
+export class WorkshopChoiceView {
+  @ApiProperty() id: string;
+  @ApiProperty() name: string;
+  @ApiProperty({ enum: ['owner', 'maker'] }) role: 'owner' | 'maker';
+}
+
+export class SessionView {
+  @ApiProperty({ nullable: true, type: String }) userId: string | null;
+  @ApiProperty({ nullable: true, type: String }) userName: string | null;
+  @ApiProperty({ nullable: true, type: String }) workshopId: string | null;
+  @ApiProperty({ type: [WorkshopChoiceView] }) workshops: WorkshopChoiceView[];
+  /** whether a demo workshop can be entered */
+  @ApiProperty() demo: boolean;
+}

@@ -1,0 +1,13 @@
+import { Module } from '@nestjs/common';
+import { AccessService } from './access.service.js';
+import { AccessStore } from './accessStore.js';
+import { InvitationController } from './invitation.controller.js';
+import { MembersController } from './members.controller.js';
+import { SessionController } from './session.controller.js';
+
+@Module({
+  controllers: [SessionController, MembersController, InvitationController],
+  providers: [AccessService, AccessStore],
+  exports: [AccessService, AccessStore],
+})
+export class AccessModule {}

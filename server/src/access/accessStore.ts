@@ -1,0 +1,94 @@
+import { Injectable } from '@nestjs/common';
+import type { Workshop } from '@compas/core';
+import { DataSource } from 'typeorm';
+import { WorkshopTransaction, type Role } from '../database/workshopTransaction.js';
+
+export interface StoredUser {
+  id: string;
+  name: string;
+  email: string;
+  password_hash: string;
+}
+
+export interface Membership {
+  id: string;
+  name: string;
+  role: Role;
+}
+
+/**
+ * Users, memberships and invites lie outside of the workshops' row security: they are reached only
+ * through the database's access functions, each of which answers one question.
+ */
+@Injectable()
+export class AccessStore {
+  constructor(
+    private readonly source: DataSource,
+    private readonly transaction: WorkshopTransaction,
+  ) {}
+
+  async userByEmail(email: string): Promise<StoredUser | null> {
+    const [user] = await this.ask<StoredUser>('SELECT * FROM access_user($1)', [email]);
+    return user ?? null;
+  }
+
+  /** @returns whether the address was free */
+  async createUser(id: string, email: string, name: string, hash: string): Promise<boolean> {
+    return (await this.ask('SELECT access_create_user($1, $2, $3, $4)', [id, email, name, hash])).length > 0;
+  }
+
+  workshopsOf = (userId: string): Promise<Membership[]> =>
+    this.ask<Membership>('SELECT * FROM access_workshops($1)', [userId]);
+
+  async createWorkshop(
+    id: string,
+    name: string,
+    body: Workshop,
+    userId: string,
+    demo = false,
+  ): Promise<void> {
+    await this.ask('SELECT access_create_workshop($1, $2, $3, $4, $5)', [
+      id,
+      name,
+      JSON.stringify(body),
+      demo,
+      userId,
+    ]);
+  }
+
+  async demoOwner(): Promise<{ id: string; email: string } | null> {
+    const [owner] = await this.ask<{ id: string; email: string }>('SELECT * FROM access_demo_owner()', []);
+    return owner ?? null;
+  }
+
+  async invited(tokenHash: string): Promise<{ workshop: string; role: Role } | null> {
+    const [invite] = await this.ask<{ workshop: string; role: Role }>('SELECT * FROM access_invited($1)', [
+      tokenHash,
+    ]);
+    return invite ?? null;
+  }
+
+  /** @returns the workshop joined, or null when the link is used up or too old */
+  async accept(tokenHash: string, userId: string): Promise<string | null> {
+    const [row] = await this.ask<{ id: string }>('SELECT access_accept($1, $2) AS id', [tokenHash, userId]);
+    return row?.id ?? null;
+  }
+
+  members = (): Promise<(Membership & { email: string })[]> =>
+    this.transaction.manager.query('SELECT * FROM access_members()');
+
+  async removeMember(userId: string): Promise<boolean> {
+    const gone = (await this.transaction.manager.query('SELECT access_remove_member($1)', [
+      userId,
+    ])) as unknown[];
+    return gone.length > 0;
+  }
+
+  async invite(tokenHash: string, role: Role, until: Date): Promise<void> {
+    await this.transaction.manager.query('SELECT access_invite($1, $2, $3)', [tokenHash, role, until]);
+  }
+
+  private ask<T>(sql: string, parameters: unknown[]): Promise<T[]> {
+    return this.source.query(sql, parameters);
+  }
+}

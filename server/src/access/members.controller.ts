@@ -1,0 +1,48 @@
+import {
+  Body,
+  Controller,
+  Delete,
+  Get,
+  HttpCode,
+  HttpStatus,
+  Param,
+  ParseUUIDPipe,
+  Post,
+} from '@nestjs/common';
+import { ApiCreatedResponse, ApiOkResponse, ApiTags } from '@nestjs/swagger';
+import { Problem } from '../edge/problem.js';
+import { InviteLinkView, MemberView, NewInviteDto } from './access.dto.js';
+import { AccessService } from './access.service.js';
+import { AccessStore } from './accessStore.js';
+import { InWorkshop, OwnerOnly } from './inWorkshop.js';
+
+@ApiTags('access')
+@Controller('members')
+@InWorkshop()
+export class MembersController {
+  constructor(
+    private readonly access: AccessService,
+    private readonly store: AccessStore,
+  ) {}
+
+  @Get()
+  @ApiOkResponse({ type: [MemberView] })
+  list(): Promise<MemberView[]> {
+    return this.store.members();
+  }
+
+  @Post('invites')
+  @OwnerOnly()
+  @ApiCreatedResponse({ type: InviteLinkView })
+  invite(@Body() { role }: NewInviteDto): Promise<InviteLinkView> {
+    return this.access.invite(role);
+  }
+
+  @Delete(':id')
+  @OwnerOnly()
+  @HttpCode(HttpStatus.NO_CONTENT)
+  async remove(@Param('id', ParseUUIDPipe) id: string): Promise<void> {
+    if (!(await this.store.removeMember(id)))
+      throw Problem.conflict('This member is not here, or is the last owner: a workshop keeps at least one.');
+  }
+}

@@ -1,0 +1,140 @@
+import {
+  Body,
+  Controller,
+  Delete,
+  Get,
+  HttpCode,
+  HttpStatus,
+  Inject,
+  Post,
+  Put,
+  Req,
+  UseGuards,
+} from '@nestjs/common';
+import { ApiOkResponse, ApiTags } from '@nestjs/swagger';
+import { Throttle, ThrottlerGuard } from '@nestjs/throttler';
+import type { Request } from 'express';
+import type { Settings } from '../database/settings.js';
+import { SETTINGS } from '../database/settings.token.js';
+import { Problem } from '../edge/problem.js';
+import { EnterWorkshopDto, NewAccountDto, NewWorkshopDto, SessionView, SignInDto } from './access.dto.js';
+import { AccessService } from './access.service.js';
+import { AccessStore } from './accessStore.js';
+
+/** Tries a minute from one address: enough for a tired person, too few for guessing. */
+export const SIGN_IN_LIMIT = { default: { limit: 10, ttl: 60_000 } };
+
+@ApiTags('access')
+@Controller('session')
+export class SessionController {
+  constructor(
+    private readonly access: AccessService,
+    private readonly store: AccessStore,
+    @Inject(SETTINGS) private readonly settings: Settings,
+  ) {}
+
+  @Get()
+  @ApiOkResponse({ type: SessionView })
+  show(@Req() request: Request): Promise<SessionView> {
+    return this.view(request);
+  }
+
+  @Post()
+  @HttpCode(HttpStatus.OK)
+  @UseGuards(ThrottlerGuard)
+  @Throttle(SIGN_IN_LIMIT)
+  @ApiOkResponse({ type: SessionView })
+  async signIn(@Body() body: SignInDto, @Req() request: Request): Promise<SessionView> {
+    const user = await this.access.signIn(body);
+    await this.begin(request, user);
+    return this.view(request);
+  }
+
+  @Post('demo')
+  @HttpCode(HttpStatus.OK)
+  @UseGuards(ThrottlerGuard)
+  @Throttle(SIGN_IN_LIMIT)
+  @ApiOkResponse({ type: SessionView })
+  async enterDemo(@Req() request: Request): Promise<SessionView> {
+    const owner = this.settings.offerDemo ? await this.store.demoOwner() : null;
+    const user = owner && (await this.store.userByEmail(owner.email));
+    if (!user) throw Problem.notFound('demo workshop');
+    await this.begin(request, user);
+    return this.view(request);
+  }
+
+  @Post('account')
+  @HttpCode(HttpStatus.OK)
+  @UseGuards(ThrottlerGuard)
+  @Throttle(SIGN_IN_LIMIT)
+  @ApiOkResponse({ type: SessionView })
+  async create(@Body() body: NewAccountDto, @Req() request: Request): Promise<SessionView> {
+    const user = await this.access.createUser(body);
+    await this.access.createWorkshop(body, user.id);
+    await this.begin(request, user);
+    return this.view(request);
+  }
+
+  @Post('workshops')
+  @HttpCode(HttpStatus.OK)
+  @ApiOkResponse({ type: SessionView })
+  async createWorkshop(@Body() body: NewWorkshopDto, @Req() request: Request): Promise<SessionView> {
+    request.session.workshopId = await this.access.createWorkshop(body, signedIn(request));
+    return this.view(request);
+  }
+
+  @Put('workshop')
+  @ApiOkResponse({ type: SessionView })
+  async enter(@Body() { workshopId }: EnterWorkshopDto, @Req() request: Request): Promise<SessionView> {
+    const mine = await this.store.workshopsOf(signedIn(request));
+    if (!mine.some((w) => w.id === workshopId)) throw Problem.notFound('workshop');
+    request.session.workshopId = workshopId;
+    return this.view(request);
+  }
+
+  @Delete()
+  @HttpCode(HttpStatus.NO_CONTENT)
+  async signOut(@Req() request: Request): Promise<void> {
+    await new Promise<void>((done, failed) =>
+      request.session.destroy((error: unknown) => (error ? failed(error) : done())),
+    );
+  }
+
+  /** A fresh session id on sign-in, so that one planted before is worth nothing. */
+  private async begin(request: Request, user: { id: string; name: string }): Promise<void> {
+    await beginSession(request, user, (await this.store.workshopsOf(user.id))[0]?.id ?? null);
+  }
+
+  private async view(request: Request): Promise<SessionView> {
+    const { userId, userName, workshopId } = request.session;
+    const demo = this.settings.offerDemo && (await this.store.demoOwner()) !== null;
+    if (userId === undefined) return { userId: null, userName: null, workshopId: null, workshops: [], demo };
+    return {
+      userId,
+      userName: userName ?? null,
+      workshopId: workshopId ?? null,
+      workshops: await this.store.workshopsOf(userId),
+      demo,
+    };
+  }
+}
+
+/** Starts a new session for a user. */
+export async function beginSession(
+  request: Request,
+  user: { id: string; name: string },
+  workshopId: string | null,
+): Promise<void> {
+  await new Promise<void>((done, failed) =>
+    request.session.regenerate((error: unknown) => (error ? failed(error) : done())),
+  );
+  Object.assign(request.session, { userId: user.id, userName: user.name, workshopId });
+}
+
+/** The signed-in user's id, or a refusal. */
+export function signedIn(request: Request): string {
+  const { userId } = request.session;
+  if (userId === undefined)
+    throw new Problem(HttpStatus.UNAUTHORIZED, 'You are not signed in. Sign in and try again.');
+  return userId;
+}

@@ -1,0 +1,151 @@
+import type { RunEvent, RunEventBody, RunEventKind } from '@compas/core';
+import { ApiProperty } from '@nestjs/swagger';
+import { plainToInstance } from 'class-transformer';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsISO8601, IsObject, validate } from 'class-validator';
+import {
+  BooleanField,
+  ChoiceField,
+  CoreType,
+  IdField,
+  NumberField,
+  ObjectField,
+  TextField,
+} from '../edge/fields.js';
+import { fieldProblems } from '../edge/validation.js';
+
+const KINDS: RunEventKind[] = [
+  'started',
+  'done',
+  'timed',
+  'measured',
+  'corrected',
+  'tried',
+  'overridden',
+  'rejected',
+  'noted',
+];
+type Of<K extends RunEventKind> = Extract<RunEventBody, { kind: K }>;
+
+const StepId = () => TextField({ min: 1, max: 120 });
+const Words = (min = 0) => TextField({ min, max: 500 });
+const Measured = () => NumberField({ min: 0, max: 20_000 });
+
+class EventBodyDto {
+  @ChoiceField(KINDS) kind: RunEventKind;
+}
+class StartedDto extends EventBodyDto implements Of<'started'> {
+  declare kind: 'started';
+  @StepId() stepId: string;
+}
+class DoneDto extends EventBodyDto implements Of<'done'> {
+  declare kind: 'done';
+  @StepId() stepId: string;
+}
+class TimedDto extends EventBodyDto implements Of<'timed'> {
+  declare kind: 'timed';
+  @StepId() stepId: string;
+  @StepId() timerId: string;
+}
+class MeasuredDto extends EventBodyDto implements Of<'measured'> {
+  declare kind: 'measured';
+  @StepId() stepId: string;
+  @StepId() stationId: string;
+  @Measured() mm: number;
+  @TextField({ max: 60 }) typed: string;
+}
+class CorrectedDto extends EventBodyDto implements Of<'corrected'> {
+  declare kind: 'corrected';
+  @IdField() eventId: string;
+  @Measured() mm: number;
+  @TextField({ max: 60 }) typed: string;
+  @Words(1) why: string;
+}
+class TriedDto extends EventBodyDto implements Of<'tried'> {
+  declare kind: 'tried';
+  @StepId() stepId: string;
+  @BooleanField() fits: boolean;
+  @Words() note: string;
+}
+class OverriddenDto extends EventBodyDto implements Of<'overridden'> {
+  declare kind: 'overridden';
+  @StepId() stepId: string;
+  @Words(1) why: string;
+}
+class RejectedDto extends EventBodyDto implements Of<'rejected'> {
+  declare kind: 'rejected';
+  @StepId() stepId: string;
+  @Words(1) cause: string;
+}
+class NotedDto extends EventBodyDto implements Of<'noted'> {
+  declare kind: 'noted';
+  @StepId() stepId: string;
+  @Words(1) note: string;
+}
+
+class RunEventDto {
+  @IdField() id: string;
+  @NumberField({ min: 1, max: 100_000, whole: true }) piece: number;
+  @IsISO8601({ strict: true }, { message: 'at is "$value". Give an instant like 2026-03-02T08:00:00.000Z.' })
+  at: string;
+  @TextField({ min: 1, max: 80 }) device: string;
+  @NumberField({ min: 0, max: 2_000_000_000, whole: true }) sequence: number;
+  @NumberField({ min: 1, max: 100_000, whole: true }) planVersion: number;
+  @ObjectField(() => EventBodyDto, {
+    kinds: {
+      started: StartedDto,
+      done: DoneDto,
+      timed: TimedDto,
+      measured: MeasuredDto,
+      corrected: CorrectedDto,
+      tried: TriedDto,
+      overridden: OverriddenDto,
+      rejected: RejectedDto,
+      noted: NotedDto,
+    },
+  })
+  body: EventBodyDto;
+}
+
+/** Events are read one by one, so that a malformed one does not hold up the rest. */
+export class EventsDto {
+  @CoreType('RunEvent', { list: true })
+  @IsArray({ message: 'events is missing. Give it as a list.' })
+  @ArrayMinSize(1, { message: 'events is empty. Send at least one.' })
+  @ArrayMaxSize(500, { message: 'events has too many entries. Send at most 500 at a time.' })
+  @IsObject({ each: true, message: 'each event must be an object.' })
+  events: object[];
+}
+
+export class SetAsideView {
+  @ApiProperty({ type: String, nullable: true }) id: string | null;
+  @ApiProperty() why: string;
+}
+
+export class StoredEventsView {
+  @ApiProperty({ description: 'newly stored' }) stored: number;
+  @ApiProperty({ description: 'sent before, or the same again' }) known: number;
+  @ApiProperty({ type: [SetAsideView] }) setAside: SetAsideView[];
+}
+
+export type ReadEvent = { ok: true; event: RunEvent } | { ok: false; raw: object; why: string };
+
+/** Reads one event against its DTO. */
+export async function readEvent(raw: object): Promise<ReadEvent> {
+  const dto = plainToInstance(RunEventDto, raw);
+  const errors = await validate(dto, {
+    whitelist: true,
+    forbidNonWhitelisted: true,
+    forbidUnknownValues: true,
+    stopAtFirstError: true,
+  });
+  if (errors.length > 0)
+    return {
+      ok: false,
+      raw,
+      why: fieldProblems(errors)
+        .map((f) => f.why)
+        .join(' '),
+    };
+  // the body's class by kind implements the core's event body of that kind
+  return { ok: true, event: dto as unknown as RunEvent };
+}

@@ -1,0 +1,47 @@
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
+import helmet from 'helmet';
+import { sessions } from './access/session.js';
+import type { Settings } from './database/settings.js';
+import { ProblemFilter } from './edge/problem.filter.js';
+import { sameSite } from './edge/sameSite.js';
+import { validationPipe } from './edge/validation.js';
+
+/** Largest body taken; a batch of events or a pattern is far below it. */
+const LARGEST_BODY = '1mb';
+
+/** Everything around the controllers: safety headers, sessions, validation, problem details, OpenAPI. */
+export function configure(app: NestExpressApplication, settings: Settings): void {
+  app.setGlobalPrefix('api');
+  app.useBodyParser('json', { limit: LARGEST_BODY });
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        directives: {
+          'default-src': ["'self'"],
+          'script-src': ["'self'"],
+          'style-src': ["'self'", "'unsafe-inline'"],
+          'img-src': ["'self'", 'data:', 'blob:'],
+          'worker-src': ["'self'", 'blob:'],
+          'upgrade-insecure-requests': null,
+        },
+      },
+      strictTransportSecurity: settings.tls !== null,
+    }),
+  );
+  app.use('/api', sameSite);
+  app.use('/api', sessions(settings));
+  app.useGlobalPipes(validationPipe());
+  app.useGlobalFilters(new ProblemFilter());
+  SwaggerModule.setup('api/docs', app, () => SwaggerModule.createDocument(app, documentConfig()), {
+    jsonDocumentUrl: 'api/openapi.json',
+  });
+  app.enableShutdownHooks();
+}
+
+export const documentConfig = () =>
+  new DocumentBuilder()
+    .setTitle('Compas')
+    .setDescription('Batches at the lathe: patterns, plans, runs, twins.')
+    .setVersion('1')
+    .build();

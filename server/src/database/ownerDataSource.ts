@@ -1,0 +1,16 @@
+import { DataSource } from 'typeorm';
+import { Foundation1772000000001 } from './migrations/1-foundation.js';
+
+export const MIGRATIONS = [Foundation1772000000001];
+
+/**
+ * Connection of the owner, for migrations only.
+ * @param appRole the role that the migrations grant the application's rights to
+ */
+export const ownerDataSource = (url: string, appRole: string): DataSource =>
+  new DataSource({
+    type: 'postgres',
+    url,
+    migrations: MIGRATIONS,
+    extra: { options: `-c compas.app_role=${appRole}` },
+  });

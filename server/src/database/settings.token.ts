@@ -1,0 +1,2 @@
+/** Injection token of the server's settings. */
+export const SETTINGS = Symbol('settings');

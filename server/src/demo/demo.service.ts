@@ -1,0 +1,154 @@
+import { randomUUID } from 'node:crypto';
+import { Injectable } from '@nestjs/common';
+import { hash } from '@node-rs/argon2';
+import type { PatternBody, Station, Step } from '@compas/core';
+import { AccessService } from '../access/access.service.js';
+import { AccessStore } from '../access/accessStore.js';
+import type { NewBatchDto } from '../batch/batch.dto.js';
+import { BatchService } from '../batch/batch.service.js';
+import { EventStore } from '../batch/eventStore.js';
+import { WorkshopTransaction } from '../database/workshopTransaction.js';
+import { KitService } from '../hardware/kit.service.js';
+import type { PatternView } from '../pattern/pattern.dto.js';
+import { PatternService } from '../pattern/pattern.service.js';
+import { demoPatterns } from './patterns.js';
+import { demoEvents, scatter, type DemoRun } from './runs.js';
+import {
+  DEMO_MAKER,
+  DEMO_OWNER,
+  DEMO_PASSWORD,
+  DEMO_WORKSHOP_NAME,
+  demoKits,
+  demoWorkshop,
+} from './workshop.js';
+
+const HOUR = 3_600_000;
+const DAY = 24 * HOUR;
+
+/** Loads the demo workshop through the same services that serve the screens. */
+@Injectable()
+export class DemoService {
+  constructor(
+    private readonly access: AccessService,
+    private readonly store: AccessStore,
+    private readonly transaction: WorkshopTransaction,
+    private readonly kits: KitService,
+    private readonly patterns: PatternService,
+    private readonly batches: BatchService,
+    private readonly events: EventStore,
+  ) {}
+
+  async load(now: number): Promise<void> {
+    const owner = randomUUID();
+    await this.store.createUser(owner, DEMO_OWNER.email, DEMO_OWNER.name, await hash(DEMO_PASSWORD));
+    const workshop = randomUUID();
+    await this.store.createWorkshop(workshop, DEMO_WORKSHOP_NAME, demoWorkshop(), owner, true);
+    const token = await this.transaction.run(workshop, owner, async () => {
+      const patterns = await this.loadPatterns();
+      await this.loadBatches(patterns, now);
+      return (await this.access.invite('maker')).token;
+    });
+    const maker = await this.access.createUser({ ...DEMO_MAKER, password: DEMO_PASSWORD });
+    await this.access.accept(token ?? '', maker.id);
+  }
+
+  private async loadPatterns(): Promise<PatternView[]> {
+    const kits = new Map<string, string>();
+    for (const [key, kit] of Object.entries(demoKits)) kits.set(key, (await this.kits.create({ kit })).id);
+    const made: PatternView[] = [];
+    for (const { name, kit, body } of demoPatterns) {
+      const kitId = kit === null ? undefined : kits.get(kit);
+      const hardware: PatternBody['hardware'] =
+        kitId === undefined ? [] : [{ id: 'h1', kitId, partId: 'part1', end: 'reference' }];
+      made.push(await this.patterns.create(name, { ...body, hardware }, DEMO_OWNER.name));
+    }
+    return [await this.reviseStopper(made[0] as PatternView), ...made.slice(1)];
+  }
+
+  /** A second revision, so that the history has something to tell. */
+  private reviseStopper(stopper: PatternView): Promise<PatternView> {
+    const body = structuredClone(stopper.body);
+    for (const element of body.parts[0].turnings[0].elements)
+      if (element.kind === 'bead') element.crown = { mm: 35, typed: '35' };
+    return this.patterns.revise(stopper.id, stopper.name, body, 1, DEMO_OWNER.name);
+  }
+
+  private async loadBatches(
+    [stopper, lantern, handle, lightPull]: PatternView[],
+    now: number,
+  ): Promise<void> {
+    if (!stopper || !lantern || !handle || !lightPull) throw new Error('The demo patterns are missing.');
+    const finished = await this.order(
+      stopper,
+      'Lantern Row Kitchenware',
+      12,
+      now - 9 * DAY,
+      now - 5 * DAY,
+      'polish',
+    );
+    await this.play(finished, {
+      begun: now - 9 * DAY,
+      stepsDone: (_, steps) => steps.length,
+      deviation: (piece, station) =>
+        (station.label === 'collar' ? 0.05 + 0.042 * piece : 0) + spread(piece, station),
+    });
+    const half = await this.order(handle, 'Pell and Osk, toolmakers', 8, now - 2 * DAY, now + 6 * DAY, 'oil');
+    await this.play(half, {
+      begun: now - 30 * HOUR,
+      stepsDone: (piece, steps) => indexOf(steps, piece <= 4 ? 'sand' : piece === 5 ? 'shape' : 'fit'),
+      deviation: spread,
+      rejected: { piece: 5, cause: 'A check opened at the ferrule shoulder while shaping' },
+    });
+    const gluing = await this.order(
+      stopper,
+      'Marrowfield Guesthouse',
+      6,
+      now - 3 * HOUR,
+      now + 9 * DAY,
+      'wax',
+    );
+    await this.play(gluing, {
+      begun: now - 2 * HOUR,
+      stepsDone: (_, steps) => indexOf(steps, 'mount'),
+      deviation: spread,
+    });
+    await this.order(lightPull, 'Marrowfield Guesthouse', 20, now + DAY, now + 14 * DAY, 'wax');
+  }
+
+  private async order(
+    pattern: PatternView,
+    customer: string,
+    pieces: number,
+    start: number,
+    due: number,
+    finishId: string,
+  ) {
+    const dto: NewBatchDto = {
+      patternId: pattern.id,
+      revision: pattern.revision,
+      name: `${pieces} × ${pattern.name}`,
+      customer,
+      pieces,
+      start: `${new Date(start).toISOString().slice(0, 10)}T08:00`,
+      due: new Date(due).toISOString().slice(0, 10),
+      materialId: pattern.body.parts[0].materialId,
+      finishId,
+      perBlank: 1,
+      mount: null,
+      schools: { speed: 'rpm-diameter', batching: 'by-operation' },
+    };
+    return this.batches.create(dto);
+  }
+
+  private async play(batch: Awaited<ReturnType<DemoService['order']>>, run: DemoRun): Promise<void> {
+    const { setAside } = await this.events.append(batch.id, demoEvents(batch.id, batch.snapshot, run));
+    if (setAside.length > 0)
+      throw new Error(`The demo made an event that cannot be read: ${setAside[0]?.why ?? ''}`);
+  }
+}
+
+const indexOf = (steps: readonly Step[], id: string): number => steps.findIndex((s) => s.id === id);
+
+/** A practised hand: a third of the tolerance either way. */
+const spread = (piece: number, station: Station): number =>
+  scatter(piece, station.id) * station.tolerance * 0.35;

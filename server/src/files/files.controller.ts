@@ -1,0 +1,49 @@
+import { Controller, Get, Header, Param, ParseUUIDPipe, Query, StreamableFile } from '@nestjs/common';
+import { ApiProduces, ApiTags } from '@nestjs/swagger';
+import { batchSheet, storyStick, type Paper, type Units } from '@compas/core';
+import { InWorkshop } from '../access/inWorkshop.js';
+import { BatchService } from '../batch/batch.service.js';
+import { ChoiceField } from '../edge/fields.js';
+import { pdfOf } from './pdf.js';
+
+class PrintDto {
+  @ChoiceField(['A4', 'Letter']) paper: Paper;
+  @ChoiceField(['mm', 'inch', 'decimal-inch']) units: Units;
+}
+
+@ApiTags('files')
+@ApiProduces('application/pdf')
+@Controller('batches/:id')
+@InWorkshop()
+export class FilesController {
+  constructor(private readonly batches: BatchService) {}
+
+  @Get('sheet.pdf')
+  @Header('content-type', 'application/pdf')
+  async sheet(
+    @Param('id', ParseUUIDPipe) id: string,
+    @Query() { paper, units }: PrintDto,
+  ): Promise<StreamableFile> {
+    const batch = await this.batches.view(id);
+    const { plan } = await this.batches.snapshot(id, batch.planVersion);
+    const pages = batchSheet({ title: batch.name, orderedBy: batch.customer, plan, units, paper });
+    return new StreamableFile(await pdfOf(pages, batch.name));
+  }
+
+  @Get('stick.pdf')
+  @Header('content-type', 'application/pdf')
+  async stick(
+    @Param('id', ParseUUIDPipe) id: string,
+    @Query() { paper, units }: PrintDto,
+  ): Promise<StreamableFile> {
+    const batch = await this.batches.view(id);
+    const { plan } = await this.batches.snapshot(id, batch.planVersion);
+    const { outline, layout } = plan.parts[0];
+    return new StreamableFile(
+      await pdfOf(
+        storyStick({ title: batch.name, outline, layout, units, paper }),
+        `${batch.name}, story stick`,
+      ),
+    );
+  }
+}

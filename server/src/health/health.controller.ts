@@ -1,0 +1,36 @@
+import { Controller, Get, ServiceUnavailableException } from '@nestjs/common';
+import { ApiOkResponse, ApiProperty, ApiTags } from '@nestjs/swagger';
+import { DataSource } from 'typeorm';
+import { MIGRATIONS } from '../database/ownerDataSource.js';
+
+class HealthView {
+  @ApiProperty() status: 'ok';
+  @ApiProperty() migrations: number;
+}
+
+@ApiTags('health')
+@Controller('health')
+export class HealthController {
+  constructor(private readonly source: DataSource) {}
+
+  /** ok when the database answers and has every migration. */
+  @Get()
+  @ApiOkResponse({ type: HealthView })
+  async show(): Promise<HealthView> {
+    const migrations = await this.migrations();
+    if (migrations < MIGRATIONS.length)
+      throw new ServiceUnavailableException('The database is not migrated.');
+    return { status: 'ok', migrations };
+  }
+
+  private async migrations(): Promise<number> {
+    try {
+      const [{ count }] = (await this.source.query('SELECT count(*)::int AS count FROM migrations')) as [
+        { count: number },
+      ];
+      return count;
+    } catch {
+      throw new ServiceUnavailableException('The database cannot be reached.');
+    }
+  }
+}

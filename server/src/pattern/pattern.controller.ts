@@ -1,0 +1,72 @@
+import {
+  Body,
+  Controller,
+  Delete,
+  Get,
+  HttpCode,
+  HttpStatus,
+  Param,
+  ParseUUIDPipe,
+  Post,
+  Put,
+  Req,
+} from '@nestjs/common';
+import { ApiCreatedResponse, ApiOkResponse, ApiTags } from '@nestjs/swagger';
+import type { Request } from 'express';
+import { InWorkshop } from '../access/inWorkshop.js';
+import { NewPatternDto, NewRevisionDto, patternBodyOf, PatternView, RevisionView } from './pattern.dto.js';
+import { PatternService } from './pattern.service.js';
+
+@ApiTags('pattern')
+@Controller('patterns')
+@InWorkshop()
+export class PatternController {
+  constructor(private readonly patterns: PatternService) {}
+
+  @Get()
+  @ApiOkResponse({ type: [PatternView] })
+  list(): Promise<PatternView[]> {
+    return this.patterns.list();
+  }
+
+  @Get(':id')
+  @ApiOkResponse({ type: PatternView })
+  show(@Param('id', ParseUUIDPipe) id: string): Promise<PatternView> {
+    return this.patterns.show(id);
+  }
+
+  @Get(':id/revisions')
+  @ApiOkResponse({ type: [RevisionView] })
+  revisions(@Param('id', ParseUUIDPipe) id: string): Promise<RevisionView[]> {
+    return this.patterns.revisions(id);
+  }
+
+  @Post()
+  @ApiCreatedResponse({ type: PatternView })
+  create(@Body() dto: NewPatternDto, @Req() request: Request): Promise<PatternView> {
+    return this.patterns.create(dto.name, patternBodyOf(dto), request.session.userName ?? '');
+  }
+
+  /** Saves a revision; the number stays when nothing but the name changed. */
+  @Put(':id')
+  @ApiOkResponse({ type: PatternView })
+  revise(
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() dto: NewRevisionDto,
+    @Req() request: Request,
+  ): Promise<PatternView> {
+    return this.patterns.revise(
+      id,
+      dto.name,
+      patternBodyOf(dto),
+      dto.basedOn,
+      request.session.userName ?? '',
+    );
+  }
+
+  @Delete(':id')
+  @HttpCode(HttpStatus.NO_CONTENT)
+  remove(@Param('id', ParseUUIDPipe) id: string): Promise<void> {
+    return this.patterns.remove(id);
+  }
+}

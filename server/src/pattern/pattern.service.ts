@@ -1,0 +1,138 @@
+import { randomUUID } from 'node:crypto';
+import { Injectable } from '@nestjs/common';
+import { checkPattern, differenceInWords, speak, type PatternBody } from '@compas/core';
+import { WorkshopTransaction } from '../database/workshopTransaction.js';
+import { Problem } from '../edge/problem.js';
+import type { PatternView, RevisionView } from './pattern.dto.js';
+import { PatternEntity, PatternRevisionEntity } from './pattern.entity.js';
+
+/** Patterns and their revisions. A revision is never changed, only followed by another. */
+@Injectable()
+export class PatternService {
+  constructor(private readonly transaction: WorkshopTransaction) {}
+
+  async list(): Promise<PatternView[]> {
+    return this.transaction.manager.query(
+      `SELECT p.id, p.name, p.kind, p.revision, r.body FROM patterns p
+       JOIN pattern_revisions r ON r.workshop_id = p.workshop_id AND r.pattern_id = p.id AND r.number = p.revision
+       ORDER BY p.name`,
+    );
+  }
+
+  async show(id: string): Promise<PatternView> {
+    const pattern = await this.find(id);
+    const { body } = await this.revision(id, pattern.revision);
+    return {
+      id,
+      name: pattern.name,
+      kind: pattern.kind as PatternView['kind'],
+      revision: pattern.revision,
+      body,
+    };
+  }
+
+  async revision(patternId: string, number: number): Promise<PatternRevisionEntity> {
+    const revision = await this.transaction.manager.findOneBy(PatternRevisionEntity, { patternId, number });
+    if (!revision) throw Problem.notFound('revision');
+    return revision;
+  }
+
+  async revisions(patternId: string): Promise<RevisionView[]> {
+    await this.find(patternId);
+    const found = await this.transaction.manager.find(PatternRevisionEntity, {
+      where: { patternId },
+      order: { number: 'DESC' },
+    });
+    return found.map(({ number, changes, madeBy, madeAt, body }) => ({
+      number,
+      changes,
+      madeBy,
+      madeAt: madeAt.toISOString(),
+      body,
+    }));
+  }
+
+  async create(name: string, body: PatternBody, madeBy: string): Promise<PatternView> {
+    refuseUnmakeable(body);
+    const id = randomUUID();
+    await this.transaction.manager.insert(PatternEntity, {
+      workshopId: this.here,
+      id,
+      name,
+      kind: body.kind,
+      revision: 1,
+    });
+    await this.add(id, 1, body, [], madeBy);
+    return { id, name, kind: body.kind, revision: 1, body };
+  }
+
+  async revise(
+    id: string,
+    name: string,
+    body: PatternBody,
+    basedOn: number,
+    madeBy: string,
+  ): Promise<PatternView> {
+    refuseUnmakeable(body);
+    const pattern = await this.find(id);
+    const before = await this.revision(id, pattern.revision);
+    if (pattern.revision !== basedOn)
+      throw Problem.conflict(
+        `${before.madeBy} saved revision ${pattern.revision} while you edited revision ${basedOn}: ${before.changes.map((c) => speak(c, 'mm')).join(', ')}. Open it anew, then make your changes.`,
+      );
+    const changes = differenceInWords(before.body, body);
+    const number = changes.length > 0 ? pattern.revision + 1 : pattern.revision;
+    await this.transaction.manager.update(
+      PatternEntity,
+      { id, workshopId: this.here },
+      { name, kind: body.kind, revision: number },
+    );
+    if (changes.length > 0) await this.add(id, number, body, changes, madeBy);
+    return { id, name, kind: body.kind, revision: number, body };
+  }
+
+  async remove(id: string): Promise<void> {
+    await this.find(id);
+    const used = (await this.transaction.manager.query(
+      'SELECT 1 FROM order_lines WHERE pattern_id = $1 LIMIT 1',
+      [id],
+    )) as unknown[];
+    if (used.length > 0)
+      throw Problem.conflict(
+        'Orders were made to this pattern, so it stays. Duplicate it to try something else.',
+      );
+    await this.transaction.manager.delete(PatternEntity, { id, workshopId: this.here });
+  }
+
+  private add(patternId: string, number: number, body: PatternBody, changes: string[], madeBy: string) {
+    return this.transaction.manager.insert(PatternRevisionEntity, {
+      workshopId: this.here,
+      patternId,
+      number,
+      body,
+      changes,
+      madeBy,
+    });
+  }
+
+  private async find(id: string): Promise<PatternEntity> {
+    const pattern = await this.transaction.manager.findOneBy(PatternEntity, { id });
+    if (!pattern) throw Problem.notFound('pattern');
+    return pattern;
+  }
+
+  private get here(): string {
+    return this.transaction.acting.workshopId;
+  }
+}
+
+function refuseUnmakeable(body: PatternBody): void {
+  const problems = checkPattern(body);
+  if (problems.length > 0)
+    throw Problem.unusable(
+      problems.map((p) => ({
+        field: `body.${p.partId}${p.elementId ? `.${p.elementId}` : ''}`,
+        why: speak(p.why, 'mm'),
+      })),
+    );
+}

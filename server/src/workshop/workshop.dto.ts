@@ -1,0 +1,177 @@
+import type {
+  BitKind,
+  CentreKind,
+  Drive,
+  FinishKind,
+  GaugeKind,
+  GlueKind,
+  SpeedSchool,
+  BatchingSchool,
+  ToolKind,
+  Units,
+  Workshop,
+} from '@compas/core';
+import { ApiProperty } from '@nestjs/swagger';
+import {
+  ChoiceField,
+  CoreType,
+  ListField,
+  NumberField,
+  NumbersField,
+  ObjectField,
+  TextField,
+} from '../edge/fields.js';
+import { DimensionDto } from '../pattern/dimension.dto.js';
+
+const Id = () => TextField({ min: 1, max: 60 });
+const Name = () => TextField({ min: 1, max: 80 });
+const Millimetres = (max = 20_000) => NumberField({ min: 0, max });
+const Rpm = () => NumberField({ min: 1, max: 20_000 });
+const Minutes = (max: number) => NumberField({ min: 0, max });
+
+class DriveDto {
+  @ChoiceField(['pulleys', 'range', 'treadle']) kind: Drive['kind'];
+}
+class PulleysDto extends DriveDto {
+  @NumbersField({ min: 1, max: 20_000, most: 24 }) speeds: number[];
+}
+class RangeDto extends DriveDto {
+  @Rpm() slowest: number;
+  @Rpm() fastest: number;
+}
+class TreadleDto extends DriveDto {}
+
+class LatheDto {
+  @Name() name: string;
+  @ObjectField(() => DriveDto, { kinds: { pulleys: PulleysDto, range: RangeDto, treadle: TreadleDto } })
+  drive: DriveDto;
+  @NumberField({ min: 20, max: 3000 }) swing: number;
+  @NumberField({ min: 50, max: 10_000 }) betweenCentres: number;
+  @TextField({ max: 40 }) spindleThread: string;
+  @TextField({ max: 40 }) taper: string;
+}
+class CentreDto {
+  @Id() id: string;
+  @Name() name: string;
+  @ChoiceField(['spur', 'ring', 'stepped', 'live']) kind: CentreKind;
+  @Millimetres(200) diameter: number;
+}
+class JawsDto {
+  @Id() id: string;
+  @Name() name: string;
+  @Millimetres(500) gripLeast: number;
+  @Millimetres(500) gripBest: number;
+  @Millimetres(500) gripMost: number;
+  @Millimetres(200) depth: number;
+}
+class ChuckDto {
+  @Id() id: string;
+  @Name() name: string;
+  @Rpm() fastest: number;
+  @ListField(() => JawsDto, { max: 40 }) jaws: JawsDto[];
+}
+class MandrelDto {
+  @Id() id: string;
+  @Name() name: string;
+  @TextField({ min: 1, max: 40 }) takes: string;
+  @Millimetres(1000) reach: number;
+}
+class BitDto {
+  @Id() id: string;
+  @ChoiceField(['twist', 'brad point', 'flat-bottomed']) kind: BitKind;
+  @ObjectField(() => DimensionDto) diameter: DimensionDto;
+  @Millimetres(2000) length: number;
+}
+class GaugeDto {
+  @Id() id: string;
+  @Name() name: string;
+  @ChoiceField(['slot', 'calliper']) kind: GaugeKind;
+  @ObjectField(() => DimensionDto, { optional: true }) size?: DimensionDto;
+}
+class ToolDto {
+  @Id() id: string;
+  @Name() name: string;
+  @ChoiceField(['roughing gouge', 'spindle gouge', 'skew', 'parting tool', 'scraper']) kind: ToolKind;
+  @Millimetres(100) width: number;
+  @NumberField({ min: 0, max: 100, optional: true }) nose?: number;
+}
+class AbrasiveDto {
+  @Id() id: string;
+  @NumberField({ min: 16, max: 20_000, whole: true }) grit: number;
+  @ChoiceField(['P', 'CAMI']) scale: 'P' | 'CAMI';
+}
+class FinishDto {
+  @Id() id: string;
+  @Name() name: string;
+  @ChoiceField(['friction polish', 'oil', 'lacquer', 'wax', 'burnish']) kind: FinishKind;
+  @NumberField({ min: 1, max: 12, whole: true }) coats: number;
+}
+class GlueDto {
+  @Id() id: string;
+  @Name() name: string;
+  @ChoiceField(['epoxy', 'cyanoacrylate', 'wood glue', 'foaming']) kind: GlueKind;
+  @Minutes(20_000) cureMinutes: number;
+}
+class WindowDto {
+  @NumberField({ min: 1, max: 7, whole: true }) weekday: number;
+  @Minutes(1440) from: number;
+  @Minutes(1440) to: number;
+}
+class HoursDto {
+  @TextField({ min: 1, max: 60 }) timeZone: string;
+  @ListField(() => WindowDto, { max: 40 }) windows: WindowDto[];
+}
+class AllowancesDto {
+  @Millimetres(50) skim: number;
+  @Millimetres(20) centring: number;
+  @Millimetres(200) wasteDrive: number;
+  @Millimetres(200) wasteTail: number;
+  @Millimetres(50) parting: number;
+  @Millimetres(50) leastWall: number;
+  @Millimetres(50) holeRoom: number;
+}
+class SpeedBandDto {
+  @NumberField({ min: 1000, max: 2_000_000 }) low: number;
+  @NumberField({ min: 1000, max: 2_000_000 }) high: number;
+}
+export class SchoolsDto {
+  @ApiProperty() @ChoiceField(['rpm-diameter', 'surface-speed']) speed: SpeedSchool;
+  @ApiProperty() @ChoiceField(['by-piece', 'by-operation']) batching: BatchingSchool;
+}
+class WorkshopBodyDto {
+  @NumberField({ min: 1, max: 1, whole: true }) schema: 1;
+  @ChoiceField(['mm', 'inch', 'decimal-inch']) units: Units;
+  @ObjectField(() => SchoolsDto) schools: SchoolsDto;
+  @ObjectField(() => LatheDto) lathe: LatheDto;
+  @ListField(() => CentreDto, { max: 60 }) centres: CentreDto[];
+  @ListField(() => ChuckDto, { max: 30 }) chucks: ChuckDto[];
+  @ListField(() => MandrelDto, { max: 60 }) mandrels: MandrelDto[];
+  @ListField(() => BitDto, { max: 400 }) bits: BitDto[];
+  @ListField(() => GaugeDto, { max: 200 }) gauges: GaugeDto[];
+  @ListField(() => ToolDto, { max: 200 }) tools: ToolDto[];
+  @ListField(() => AbrasiveDto, { max: 60 }) abrasives: AbrasiveDto[];
+  @ListField(() => FinishDto, { max: 60 }) finishes: FinishDto[];
+  @ListField(() => GlueDto, { max: 40 }) glues: GlueDto[];
+  @ObjectField(() => HoursDto) hours: HoursDto;
+  @ObjectField(() => AllowancesDto) allowances: AllowancesDto;
+  @ObjectField(() => SpeedBandDto) speedBand: SpeedBandDto;
+}
+
+export class ChangeWorkshopDto {
+  @TextField({ min: 1, max: 80 }) name: string;
+  /** version that was edited; another one in between is a conflict */
+  @NumberField({ min: 1, max: 1_000_000, whole: true }) basedOn: number;
+  @CoreType('Workshop')
+  @ObjectField(() => WorkshopBodyDto)
+  body: WorkshopBodyDto;
+}
+
+/** Class by class the DTO has the core's fields; the drive is read by its kind. */
+export const workshopOf = (dto: ChangeWorkshopDto): Workshop => dto.body as unknown as Workshop;
+
+export class WorkshopView {
+  @ApiProperty() id: string;
+  @ApiProperty() name: string;
+  @ApiProperty() version: number;
+  @CoreType('Workshop') body: Workshop;
+}
