@@ -4,7 +4,17 @@ import { join } from 'node:path';
 import { main, ROOT, say } from './project.mjs';
 import { run } from './run.mjs';
 
-const SOURCES = ['core/src', 'server/src', 'web/src', 'web/index.html', 'web/vite.config.ts', 'web/public', 'package-lock.json', 'tsconfig.base.json', 'scripts/client.mjs'];
+const SOURCES = [
+  'core/src',
+  'server/src',
+  'web/src',
+  'web/index.html',
+  'web/vite.config.ts',
+  'web/public',
+  'package-lock.json',
+  'tsconfig.base.json',
+  'scripts/client.mjs',
+];
 const GENERATED = new Set(['schema.d.ts', 'openapi.json']);
 const STAMP = join(ROOT, '.cache', 'build');
 
@@ -17,7 +27,9 @@ function* filesOf(path) {
 /** Changes whenever a source does. */
 function stampOf() {
   const hash = createHash('sha256');
-  for (const source of SOURCES) for (const file of filesOf(join(ROOT, source))) hash.update(file.slice(ROOT.length)).update(readFileSync(file));
+  for (const source of SOURCES)
+    for (const file of filesOf(join(ROOT, source)))
+      hash.update(file.slice(ROOT.length)).update(readFileSync(file));
   return hash.digest('hex');
 }
 
@@ -32,7 +44,11 @@ export async function generateClient() {
 /** Builds core, server and web when a source has changed since the last time. */
 export async function build() {
   const stamp = stampOf();
-  const built = existsSync(STAMP) && readFileSync(STAMP, 'utf8') === stamp && existsSync(join(ROOT, 'web/dist/index.html')) && existsSync(join(ROOT, 'server/dist/main.js'));
+  const built =
+    existsSync(STAMP) &&
+    readFileSync(STAMP, 'utf8') === stamp &&
+    existsSync(join(ROOT, 'web/dist/index.html')) &&
+    existsSync(join(ROOT, 'server/dist/main.js'));
   if (built) return;
   say('building');
   await compileServer();

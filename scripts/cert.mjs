@@ -11,9 +11,35 @@ await main(async () => {
   mkdirSync(DATA, { recursive: true });
   const cert = join(DATA, 'compas.crt');
   const key = join(DATA, 'compas.key');
-  const addresses = Object.values(networkInterfaces()).flatMap((list) => list ?? []).map((a) => `IP:${a.address.split('%')[0]}`);
+  const addresses = Object.values(networkInterfaces())
+    .flatMap((list) => list ?? [])
+    .map((a) => `IP:${a.address.split('%')[0]}`);
   const names = ['DNS:localhost', ...new Set(addresses)].join(',');
-  await run('openssl', ['req', '-x509', '-newkey', 'ec', '-pkeyopt', 'ec_paramgen_curve:P-256', '-nodes', '-days', '825', '-subj', '/CN=Compas', '-addext', `subjectAltName=${names}`, '-keyout', key, '-out', cert], { stdio: ['ignore', 'ignore', 'ignore'] });
+  await run(
+    'openssl',
+    [
+      'req',
+      '-x509',
+      '-newkey',
+      'ec',
+      '-pkeyopt',
+      'ec_paramgen_curve:P-256',
+      '-nodes',
+      '-days',
+      '825',
+      '-subj',
+      '/CN=Compas',
+      '-addext',
+      `subjectAltName=${names}`,
+      '-keyout',
+      key,
+      '-out',
+      cert,
+    ],
+    { stdio: ['ignore', 'ignore', 'ignore'] },
+  );
   say(`made ${cert} and ${key}`);
-  say(`start with HOST=0.0.0.0 TLS_CERT=${cert} TLS_KEY=${key} npm start, and let each tablet trust the certificate once`);
+  say(
+    `start with HOST=0.0.0.0 TLS_CERT=${cert} TLS_KEY=${key} npm start, and let each tablet trust the certificate once`,
+  );
 });

@@ -12,8 +12,13 @@ const coreType = (schema) => {
   const name = schema['x-core-type'];
   if (name === undefined) return undefined;
   const type = ts.factory.createTypeReferenceNode(`Core.${name}`);
-  return schema.nullable ? ts.factory.createUnionTypeNode([type, ts.factory.createLiteralTypeNode(ts.factory.createNull())]) : type;
+  return schema.nullable
+    ? ts.factory.createUnionTypeNode([type, ts.factory.createLiteralTypeNode(ts.factory.createNull())])
+    : type;
 };
 
-const ast = await openapi(document, { transform: coreType, inject: `import type * as Core from '@compas/core';` });
+const ast = await openapi(document, {
+  transform: coreType,
+  inject: `import type * as Core from '@compas/core';`,
+});
 writeFileSync(join(folder, 'schema.d.ts'), astToString(ast));

@@ -18,7 +18,8 @@ function postgres(program, args, options = {}) {
 }
 
 function must(result, what) {
-  if (result.status !== 0) throw new Error(`${what}: ${(result.stderr || result.stdout || result.error?.message || '').trim()}`);
+  if (result.status !== 0)
+    throw new Error(`${what}: ${(result.stderr || result.stdout || result.error?.message || '').trim()}`);
 }
 
 /** Folder of the cluster: in the data folder, or in /var/lib when the postgres user cannot get there. */
@@ -62,7 +63,18 @@ function initialise(folder, secrets) {
     chownSync(passwordFile, uid, gid);
   }
   chmodSync(folder, 0o700);
-  const made = postgres('initdb', ['-D', folder, '-U', 'postgres', '-A', 'scram-sha-256', `--pwfile=${passwordFile}`, '-E', 'UTF8', '--locale=C.UTF-8']);
+  const made = postgres('initdb', [
+    '-D',
+    folder,
+    '-U',
+    'postgres',
+    '-A',
+    'scram-sha-256',
+    `--pwfile=${passwordFile}`,
+    '-E',
+    'UTF8',
+    '--locale=C.UTF-8',
+  ]);
   rmSync(passwordFile);
   must(made, 'PostgreSQL could not make its cluster');
 }
@@ -82,7 +94,9 @@ const ready = (port) => postgres('pg_isready', ['-h', '127.0.0.1', '-p', String(
 /** Port of the cluster when it runs already. */
 function runningPort(folder) {
   if (postgres('pg_ctl', ['-D', folder, 'status']).status !== 0) return null;
-  const pid = asRoot ? outputOf('cat', [join(folder, 'postmaster.pid')]) : readFileSync(join(folder, 'postmaster.pid'), 'utf8');
+  const pid = asRoot
+    ? outputOf('cat', [join(folder, 'postmaster.pid')])
+    : readFileSync(join(folder, 'postmaster.pid'), 'utf8');
   const port = Number(pid?.split('\n')[3]);
   return ready(port) ? port : null;
 }
@@ -101,8 +115,23 @@ export async function startCluster(data, durable = true) {
   const before = runningPort(folder);
   if (before !== null) return { port: before, secrets, stop: () => {} };
   const port = await freePort();
-  const settings = ['-p', port, '-c', 'listen_addresses=127.0.0.1', '-c', "unix_socket_directories=''", ...(durable ? [] : ['-c', 'fsync=off'])].join(' ');
-  must(postgres('pg_ctl', ['-D', folder, '-w', '-t', '60', '-l', join(folder, 'server.log'), '-o', settings, 'start'], { stdio: ['ignore', 'ignore', 'pipe'] }), 'PostgreSQL did not start');
+  const settings = [
+    '-p',
+    port,
+    '-c',
+    'listen_addresses=127.0.0.1',
+    '-c',
+    "unix_socket_directories=''",
+    ...(durable ? [] : ['-c', 'fsync=off']),
+  ].join(' ');
+  must(
+    postgres(
+      'pg_ctl',
+      ['-D', folder, '-w', '-t', '60', '-l', join(folder, 'server.log'), '-o', settings, 'start'],
+      { stdio: ['ignore', 'ignore', 'pipe'] },
+    ),
+    'PostgreSQL did not start',
+  );
   for (let i = 0; i < 100 && !ready(port); i++) await new Promise((later) => setTimeout(later, 50));
   return { port, secrets, stop: () => void postgres('pg_ctl', ['-D', folder, '-m', 'fast', '-w', 'stop']) };
 }

@@ -12,7 +12,8 @@ await main(async () => {
   const { env, stop } = await openDatabase();
   await migrate(env);
   await loadDemo(env);
-  const start = (command, args) => spawn(command, args, { cwd: ROOT, stdio: 'inherit', env: { ...env, PORT: '4600' } });
+  const start = (command, args) =>
+    spawn(command, args, { cwd: ROOT, stdio: 'inherit', env: { ...env, PORT: '4600' } });
   const children = [
     start('npx', ['tsc', '-b', '--watch', '--preserveWatchOutput', 'core', 'server']),
     start('node', ['--watch', 'server/dist/main.js']),

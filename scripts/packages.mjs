@@ -9,7 +9,10 @@ const POSTGRES = '/usr/lib/postgresql';
 /** Folder of PostgreSQL's server programs, newest version, or null. */
 export function postgresPrograms() {
   const versions = existsSync(POSTGRES) ? readdirSync(POSTGRES) : [];
-  const newest = versions.map(Number).sort((a, b) => b - a).find((v) => existsSync(join(POSTGRES, String(v), 'bin', 'initdb')));
+  const newest = versions
+    .map(Number)
+    .sort((a, b) => b - a)
+    .find((v) => existsSync(join(POSTGRES, String(v), 'bin', 'initdb')));
   if (newest !== undefined) return join(POSTGRES, String(newest), 'bin');
   return programAt('initdb') && programAt('postgres') ? programAt('initdb').replace(/\/initdb$/, '') : null;
 }
@@ -17,14 +20,20 @@ export function postgresPrograms() {
 /** Installs Debian's packages that are missing, as root or with sudo. */
 async function install(names) {
   const root = process.getuid?.() === 0;
-  if (!programAt('apt-get')) throw new Error(`Please install ${names.join(' and ')}: there is no apt-get here to do it.`);
-  if (!root && !programAt('sudo')) throw new Error(`Please install ${names.join(' and ')} as root: there is no sudo here.`);
+  if (!programAt('apt-get'))
+    throw new Error(`Please install ${names.join(' and ')}: there is no apt-get here to do it.`);
+  if (!root && !programAt('sudo'))
+    throw new Error(`Please install ${names.join(' and ')} as root: there is no sudo here.`);
   say(`installing ${names.join(' and ')}`);
   const apt = (...args) =>
-    run(root ? 'apt-get' : 'sudo', root ? args : ['env', 'DEBIAN_FRONTEND=noninteractive', 'apt-get', ...args], {
-      stdio: ['ignore', 'ignore', 'inherit'],
-      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
-    });
+    run(
+      root ? 'apt-get' : 'sudo',
+      root ? args : ['env', 'DEBIAN_FRONTEND=noninteractive', 'apt-get', ...args],
+      {
+        stdio: ['ignore', 'ignore', 'inherit'],
+        env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+      },
+    );
   await apt('update', '-qq');
   await apt('install', '-y', '-qq', ...names);
 }
@@ -45,11 +54,15 @@ export async function ensureProgram(program, debianPackage) {
 
 /** npm dependencies from the lock file, unless they are already the ones it names. */
 export async function ensureDependencies() {
-  const lock = createHash('sha256').update(readFileSync(join(ROOT, 'package-lock.json'))).digest('hex');
+  const lock = createHash('sha256')
+    .update(readFileSync(join(ROOT, 'package-lock.json')))
+    .digest('hex');
   const mark = join(ROOT, 'node_modules', '.compas-lock');
   if (existsSync(mark) && readFileSync(mark, 'utf8') === lock) return;
   say('installing npm dependencies (two to three minutes the first time)');
-  await run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { stdio: ['ignore', 'ignore', 'inherit'] });
+  await run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
+    stdio: ['ignore', 'ignore', 'inherit'],
+  });
   mkdirSync(join(ROOT, 'node_modules'), { recursive: true });
   writeFileSync(mark, lock);
 }

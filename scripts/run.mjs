@@ -6,7 +6,9 @@ export function run(command, args, options = {}) {
   return new Promise((done, failed) => {
     const child = spawn(command, args, { cwd: ROOT, stdio: 'inherit', ...options });
     child.on('error', (error) => failed(new Error(`${command} cannot be run: ${error.message}`)));
-    child.on('close', (code) => (code === 0 ? done() : failed(new Error(`${command} ${args.join(' ')} ended with ${code}.`))));
+    child.on('close', (code) =>
+      code === 0 ? done() : failed(new Error(`${command} ${args.join(' ')} ended with ${code}.`)),
+    );
   });
 }
 

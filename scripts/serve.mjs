@@ -4,11 +4,17 @@ import { ROOT } from './project.mjs';
 
 /** Runs the built server with web and API until it is stopped; resolves once it listens. */
 export function serve(env, { quiet = false } = {}) {
-  const child = fork(join(ROOT, 'server/dist/main.js'), { cwd: ROOT, env: { COMPAS_WEB: join(ROOT, 'web/dist'), NODE_ENV: 'production', ...env }, stdio: ['ignore', quiet ? 'ignore' : 'inherit', 'inherit', 'ipc'] });
+  const child = fork(join(ROOT, 'server/dist/main.js'), {
+    cwd: ROOT,
+    env: { COMPAS_WEB: join(ROOT, 'web/dist'), NODE_ENV: 'production', ...env },
+    stdio: ['ignore', quiet ? 'ignore' : 'inherit', 'inherit', 'ipc'],
+  });
   const ended = new Promise((done) => child.on('exit', (code) => done(code ?? 0)));
   const listening = new Promise((done, failed) => {
     child.on('message', (message) => message === 'listening' && done());
-    ended.then((code) => failed(new Error(`The server ended with ${code} before it could listen. Is the port in use?`)));
+    ended.then((code) =>
+      failed(new Error(`The server ended with ${code} before it could listen. Is the port in use?`)),
+    );
   });
   return { child, listening, ended, stop: () => child.kill('SIGTERM') };
 }

@@ -32,9 +32,12 @@ async function serveUntilStopped(env) {
   for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.stop());
   await server.listening;
   if (!LOOPBACK.has(host) && !tls)
-    say('WARNING: served to other machines without TLS: anybody in the network can read along, and tablets cannot work offline. Run npm run cert and set TLS_CERT and TLS_KEY.');
+    say(
+      'WARNING: served to other machines without TLS: anybody in the network can read along, and tablets cannot work offline. Run npm run cert and set TLS_CERT and TLS_KEY.',
+    );
   say(`open ${tls ? 'https' : 'http'}://${host}:${port}`);
-  if (process.env.COMPAS_DEMO !== 'off') say('demo sign-in: maren@quillhaven.example with shavings-everywhere, or the button on the first screen');
+  if (process.env.COMPAS_DEMO !== 'off')
+    say('demo sign-in: maren@quillhaven.example with shavings-everywhere, or the button on the first screen');
   say('stop with Ctrl-C');
   await server.ended;
 }

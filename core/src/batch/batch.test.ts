@@ -176,6 +176,8 @@ describe('progress', () => {
     const forced = { ...event(1, -1, { kind: 'overridden', stepId: 'turn', why: 'dry fit' }) };
     expect(contradictions(steps, [forced, early])).toEqual([]);
     const rejected = event(2, 1, { kind: 'rejected', stepId: 'glue', cause: 'knot' });
-    expect(contradictions(steps, [rejected, event(2, 2, { kind: 'done', stepId: 'glue' })]).map((f) => f.id)).toEqual(['run.rejected.2']);
+    expect(
+      contradictions(steps, [rejected, event(2, 2, { kind: 'done', stepId: 'glue' })]).map((f) => f.id),
+    ).toEqual(['run.rejected.2']);
   });
 });

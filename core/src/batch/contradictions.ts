@@ -10,15 +10,26 @@ export function contradictions(steps: readonly Step[], events: readonly RunEvent
   const byPiece = new Map<number, RunEvent[]>();
   for (const event of [...events].sort((a, b) => a.at.localeCompare(b.at) || a.sequence - b.sequence))
     byPiece.set(event.piece, [...(byPiece.get(event.piece) ?? []), event]);
-  return [...byPiece].flatMap(([piece, own]) => [...afterRejection(piece, own), ...outOfOrder(piece, own, steps)]);
+  return [...byPiece].flatMap(([piece, own]) => [
+    ...afterRejection(piece, own),
+    ...outOfOrder(piece, own, steps),
+  ]);
 }
 
 function afterRejection(piece: number, events: RunEvent[]): Finding[] {
   const at = events.findIndex((e) => e.body.kind === 'rejected');
-  const later = at < 0 ? undefined : events.slice(at + 1).find((e) => e.body.kind === 'done' || e.body.kind === 'measured');
+  const later =
+    at < 0
+      ? undefined
+      : events.slice(at + 1).find((e) => e.body.kind === 'done' || e.body.kind === 'measured');
   if (!later) return [];
   return [
-    finding(`run.rejected.${piece}`, `Piece ${piece} was worked on after it was rejected.`, `${later.device} recorded it after the rejection.`, 'Look whether the right piece was rejected.'),
+    finding(
+      `run.rejected.${piece}`,
+      `Piece ${piece} was worked on after it was rejected.`,
+      `${later.device} recorded it after the rejection.`,
+      'Look whether the right piece was rejected.',
+    ),
   ];
 }
 
@@ -45,4 +56,11 @@ function outOfOrder(piece: number, events: RunEvent[], steps: readonly Step[]): 
   return findings;
 }
 
-const finding = (id: string, what: string, why: string, remedy: string): Finding => ({ id, severity: 'warn', stage: 'run', what, why, remedy });
+const finding = (id: string, what: string, why: string, remedy: string): Finding => ({
+  id,
+  severity: 'warn',
+  stage: 'run',
+  what,
+  why,
+  remedy,
+});

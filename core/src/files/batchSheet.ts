@@ -1,4 +1,4 @@
-import { formatLength, speak, type Units } from '../measure/index.js';
+import { formatLength, minutesInWords, speak, type Units } from '../measure/index.js';
 import type { Step } from '../batch/index.js';
 import { chosenSchedule, type Plan } from '../plan/index.js';
 import { MARGIN, PAPERS, type Ink, type Page, type Paper } from './page.js';
@@ -93,16 +93,6 @@ function stepLines(step: Step, i: number, units: Units): Line[] {
     ...step.words.map((w): Line => ({ size: 3.3, text: `       ${speak(w, units)}` })),
     ...(timers ? [{ size: 3.3, text: `       ${timers}` }] : []),
   ];
-}
-
-/** Minutes as a person would say them: 45 min, 12 h, 1 day 4 h. */
-export function minutesInWords(minutes: number): string {
-  if (minutes < 60) return `${Math.round(minutes * 10) / 10} min`;
-  const hours = Math.round(minutes / 6) / 10;
-  if (hours < 48) return `${hours} h`;
-  const days = Math.floor(hours / 24);
-  const rest = Math.round(hours - days * 24);
-  return `${days} days${rest > 0 ? ` ${rest} h` : ''}`;
 }
 
 function wrap(line: Line, width: number): Line[] {

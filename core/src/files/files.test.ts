@@ -86,8 +86,4 @@ describe('batch sheet', () => {
     expect(text).not.toContain('⟦');
     pages.forEach((p) => expect(p.ink.every((ink) => inside(ink, p.width, p.height))).toBe(true));
   });
-
-  it('says minutes as people do', () => {
-    expect([0.5, 45, 720, 10080].map(minutesInWords)).toEqual(['0.5 min', '45 min', '12 h', '7 days']);
-  });
 });

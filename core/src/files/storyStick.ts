@@ -126,7 +126,8 @@ function profile(outline: Outline, from: number, to: number, xOf: (x: number) =>
 
 function markInk(mark: Mark, x: number, n: number, units: Units): Ink[] {
   const bottom = STICK_Y + STICK_HEIGHT;
-  const row = bottom + 6 + (n % LABEL_ROWS) * 2.4 * ROW;
+  // the first of each group hangs lowest, so that no leader crosses a label before it
+  const row = bottom + 6 + (LABEL_ROWS - 1 - (n % LABEL_ROWS)) * 2.4 * ROW;
   const diameters =
     mark.before === mark.after || mark.before === 0
       ? formatLength(mark.after, units)

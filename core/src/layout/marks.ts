@@ -130,7 +130,8 @@ function stations(outline: Outline): Station[] {
         tolerance: element.tolerance,
       });
     if (span.x1 > span.x0) {
-      const { largest, smallest } = extremes(outline, span.x0, span.x1);
+      const own = { segments: outline.segments.filter((s) => s.elementId === element.id) };
+      const { largest, smallest } = extremes(own, span.x0, span.x1);
       const ends = [span.startDiameter, span.endDiameter];
       if (element.kind === 'cove') add('bottom', smallest.x, smallest.diameter);
       else if (largest.diameter > Math.max(...ends) + 1e-6) add('crest', largest.x, largest.diameter);

@@ -6,3 +6,4 @@ export * from './sentence.js';
 export * from './figure.js';
 export * from './finding.js';
 export * from './school.js';
+export * from './minutes.js';

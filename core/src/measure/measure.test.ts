@@ -4,6 +4,7 @@ import {
   editText,
   formatLength,
   len,
+  minutesInWords,
   parseLength,
   sentenceParts,
   speak,
@@ -133,4 +134,8 @@ describe('sentences', () => {
     expect(speak(sentence, 'inch')).toBe('Part down to 5/8" here');
     expect(sentenceParts(sentence)).toEqual(['Part down to ', 15.875, ' here']);
   });
+});
+
+it('says minutes as people do', () => {
+  expect([0.5, 45, 720, 10080].map(minutesInWords)).toEqual(['0.5 min', '45 min', '12 h', '7 days']);
 });

@@ -1,6 +1,6 @@
 import { len, type Finding } from '../measure/index.js';
-import type { Kit, MatingFace } from '../hardware/index.js';
-import type { ItemKind, Outline, Part } from '../pattern/index.js';
+import type { Kit } from '../hardware/index.js';
+import type { ItemKind, Outline, Part, PartEnd } from '../pattern/index.js';
 import type { Chuck, Jaws, Workshop } from '../workshop/index.js';
 
 export type MountKind = 'mandrel' | 'between centres' | 'chuck';
@@ -32,7 +32,7 @@ export interface MountWish {
   kind: ItemKind;
   outline: Outline;
   kit: Kit | undefined;
-  mating: MatingFace | undefined;
+  kitEnd: PartEnd | undefined;
   mandrelThread: string | undefined;
 }
 
@@ -70,11 +70,15 @@ function onMandrel(thread: string, workshop: Workshop): Mount {
   };
 }
 
+/** A drilled end goes to the tail: its hole is measured from the finished end, and no waste may hide it. */
+const drilledEnd = ({ part, kit, kitEnd }: MountWish): PartEnd | undefined =>
+  kit ? kitEnd : part.holes[0]?.from;
+
 function betweenCentres(wish: MountWish, workshop: Workshop): Mount {
   const ring = workshop.centres.find((c) => c.kind === 'ring' || c.kind === 'stepped');
   const drive = ring ?? workshop.centres.find((c) => c.kind === 'spur');
   const live = workshop.centres.find((c) => c.kind === 'live');
-  const drilled = wish.kit !== undefined;
+  const drilled = drilledEnd(wish);
   return {
     kind: 'between centres',
     label: 'Between centres',
@@ -83,7 +87,7 @@ function betweenCentres(wish: MountWish, workshop: Workshop): Mount {
       : 'It can be taken off, turned end for end and put back, and still runs true.',
     headstock: drive?.name ?? 'drive centre',
     tailstock: live?.name ?? null,
-    headstockEnd: drilled ? 'far' : 'reference',
+    headstockEnd: drilled === 'reference' ? 'far' : 'reference',
     wasteDrive: workshop.allowances.wasteDrive,
     wasteTail: drilled ? 0 : workshop.allowances.wasteTail,
     reach: 0,
@@ -97,6 +101,7 @@ function betweenCentres(wish: MountWish, workshop: Workshop): Mount {
 function inChuck(wish: MountWish, workshop: Workshop): Mount {
   const found = bestJaws(wish, workshop.chucks);
   const live = workshop.centres.find((c) => c.kind === 'live');
+  const drilled = drilledEnd(wish);
   const tenonLength = found ? Math.max(4, found.jaws.depth - 2) : 0;
   return {
     kind: 'chuck',
@@ -104,9 +109,9 @@ function inChuck(wish: MountWish, workshop: Workshop): Mount {
     why: 'The far end stays free to be finished; the tailstock can come away for the last cuts.',
     headstock: found ? `${found.chuck.name}, ${found.jaws.name}` : 'chuck',
     tailstock: live?.name ?? null,
-    headstockEnd: 'reference',
+    headstockEnd: drilled === 'reference' ? 'far' : 'reference',
     wasteDrive: tenonLength + 6,
-    wasteTail: live ? workshop.allowances.wasteTail : 0,
+    wasteTail: live && !drilled ? workshop.allowances.wasteTail : 0,
     reach: found?.jaws.depth ?? 0,
     tenon: found ? { diameter: found.jaws.gripBest, length: tenonLength } : null,
     missing: found ? [] : ['a chuck with jaws for a tenon no thicker than the piece'],

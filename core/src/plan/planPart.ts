@@ -46,7 +46,7 @@ export function planPart(part: Part, inputs: PlanInputs): PlannedPart {
       kind: pattern.kind,
       outline,
       kit: hardware?.kit,
-      mating: hardware?.needs.mating,
+      kitEnd: hardware?.fitted.end,
       mandrelThread: hardware?.needs.mandrelThread,
     },
     workshop,

@@ -1,0 +1,63 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { App as AntApp, ConfigProvider } from 'antd';
+import { lazy, Suspense } from 'react';
+import { createBrowserRouter, RouterProvider } from 'react-router';
+import { ApiProblem } from '../api/problem.js';
+import { dayTheme } from '../ui/theme.js';
+import { Shell } from './Shell.js';
+
+const client = new QueryClient({
+  defaultOptions: {
+    queries: {
+      staleTime: 5_000,
+      retry: (count, error) => !(error instanceof ApiProblem) && count < 2,
+      refetchOnWindowFocus: true,
+    },
+    mutations: { networkMode: 'always' },
+  },
+});
+
+const SignIn = lazy(() => import('../access/SignIn.js'));
+const Join = lazy(() => import('../access/Join.js'));
+const Bench = lazy(() => import('../bench/Bench.js'));
+const Shelf = lazy(() => import('../pattern/Shelf.js'));
+const NewPattern = lazy(() => import('../pattern/NewPattern.js'));
+const PatternScreen = lazy(() => import('../pattern/PatternScreen.js'));
+const DraftPlan = lazy(() => import('../plan/DraftPlan.js'));
+const BatchPlan = lazy(() => import('../plan/BatchPlan.js'));
+const WorkshopScreen = lazy(() => import('../workshop/WorkshopScreen.js'));
+const RunScreen = lazy(() => import('../run/RunScreen.js'));
+const TwinsScreen = lazy(() => import('../twins/TwinsScreen.js'));
+
+const router = createBrowserRouter([
+  { path: '/sign-in', element: <SignIn /> },
+  { path: '/join/:token', element: <Join /> },
+  { path: '/batches/:id/run', element: <RunScreen /> },
+  {
+    element: <Shell />,
+    children: [
+      { path: '/', element: <Bench /> },
+      { path: '/patterns', element: <Shelf /> },
+      { path: '/patterns/new', element: <NewPattern /> },
+      { path: '/patterns/:id', element: <PatternScreen /> },
+      { path: '/patterns/:id/plan/:stage?', element: <DraftPlan /> },
+      { path: '/batches/:id/twins', element: <TwinsScreen /> },
+      { path: '/batches/:id/:stage?', element: <BatchPlan /> },
+      { path: '/workshop/:section?', element: <WorkshopScreen /> },
+    ],
+  },
+]);
+
+export function App() {
+  return (
+    <QueryClientProvider client={client}>
+      <ConfigProvider theme={dayTheme} wave={{ disabled: true }}>
+        <AntApp>
+          <Suspense fallback={<p className="page soft">One moment…</p>}>
+            <RouterProvider router={router} />
+          </Suspense>
+        </AntApp>
+      </ConfigProvider>
+    </QueryClientProvider>
+  );
+}

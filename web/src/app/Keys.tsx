@@ -1,0 +1,55 @@
+import { Modal } from 'antd';
+import { useEffect, useState } from 'react';
+import { useNavigate } from 'react-router';
+
+const GO: Record<string, { to: string; words: string }> = {
+  b: { to: '/', words: 'to the Bench' },
+  p: { to: '/patterns', words: 'to the Patterns' },
+  w: { to: '/workshop', words: 'to the Workshop' },
+  n: { to: '/patterns/new', words: 'a new pattern' },
+};
+
+const MORE: [string, string][] = [
+  ['↑ ↓ in a length', 'a little more or less; with Shift a lot'],
+  ['Enter, Esc in a length', 'take it, or leave it as it was'],
+  ['← → on the strip', 'move the reading'],
+  ['Ctrl Z, Ctrl Shift Z', 'undo and redo in a pattern'],
+  ['Ctrl S', 'save a pattern'],
+  ['?', 'this list'],
+];
+
+const typing = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement &&
+  (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
+
+/** Keys that work on every desk screen, shown by `?`. */
+export function Keys() {
+  const [shown, show] = useState(false);
+  const navigate = useNavigate();
+  useEffect(() => {
+    const onKeyDown = (event: KeyboardEvent) => {
+      if (typing(event.target) || event.ctrlKey || event.metaKey || event.altKey) return;
+      if (event.key === '?') show(true);
+      const go = GO[event.key];
+      if (go) void navigate(go.to);
+    };
+    window.addEventListener('keydown', onKeyDown);
+    return () => window.removeEventListener('keydown', onKeyDown);
+  }, [navigate]);
+  return (
+    <Modal title="Keys" open={shown} onCancel={() => show(false)} footer={null}>
+      <dl className="keys">
+        {[...Object.entries(GO).map(([key, { words }]): [string, string] => [key, words]), ...MORE].map(
+          ([key, words]) => (
+            <div key={key} className="row">
+              <dt className="figures" style={{ minWidth: 200 }}>
+                {key}
+              </dt>
+              <dd style={{ margin: 0 }}>{words}</dd>
+            </div>
+          ),
+        )}
+      </dl>
+    </Modal>
+  );
+}

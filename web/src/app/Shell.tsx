@@ -1,0 +1,102 @@
+import { useQuery } from '@tanstack/react-query';
+import { Segmented, Select } from 'antd';
+import type { Units } from '@compas/core';
+import { Suspense } from 'react';
+import { Navigate, NavLink, Outlet, useLocation, useNavigate } from 'react-router';
+import {
+  enterWorkshop,
+  sessionQuery,
+  signOut,
+  useChange,
+  workshopQuery,
+  type Session,
+} from '../api/queries.js';
+import { Trouble } from '../ui/Trouble.js';
+import { UnitsProvider, useUnits } from '../ui/units.js';
+import { Keys } from './Keys.js';
+import './shell.css';
+
+/** The frame round every desk screen: where one can go, in which units one reads, who one is. */
+export function Shell() {
+  const session = useQuery(sessionQuery);
+  const signedIn = Boolean(session.data?.userId && session.data.workshopId);
+  const workshop = useQuery({ ...workshopQuery, enabled: signedIn });
+  const { pathname } = useLocation();
+  if (session.isError) return <Trouble error={session.error} />;
+  if (!session.data) return null;
+  if (!session.data.userId) return <Navigate to={`/sign-in?from=${encodeURIComponent(pathname)}`} replace />;
+  return (
+    <UnitsProvider usual={workshop.data?.body.units ?? 'mm'}>
+      <a className="skip" href="#work">
+        To the work
+      </a>
+      <Header session={session.data} />
+      <main id="work" className="page">
+        <Suspense fallback={<p className="soft">One moment…</p>}>
+          <Outlet />
+        </Suspense>
+      </main>
+      <Keys />
+    </UnitsProvider>
+  );
+}
+
+const PLACES = [
+  { to: '/', label: 'Bench' },
+  { to: '/patterns', label: 'Patterns' },
+  { to: '/workshop', label: 'Workshop' },
+];
+
+function Header({ session }: { session: Session }) {
+  const navigate = useNavigate();
+  const leave = useChange(signOut, 'session');
+  const change = useChange(enterWorkshop, 'session', 'workshop', 'patterns', 'batches', 'kits', 'members');
+  return (
+    <header className="shell-head">
+      <span className="shell-name">
+        <img src="/mark.svg" alt="" width={30} height={30} /> Compas
+      </span>
+      <nav aria-label="Places">
+        {PLACES.map(({ to, label }) => (
+          <NavLink key={to} to={to} end={to === '/'}>
+            {label}
+          </NavLink>
+        ))}
+      </nav>
+      <span className="shell-right">
+        <UnitsToggle />
+        {session.workshops.length > 1 ? (
+          <Select
+            aria-label="Workshop"
+            value={session.workshopId ?? undefined}
+            options={session.workshops.map((w) => ({ value: w.id, label: w.name }))}
+            onChange={(id) => change.mutate(id)}
+          />
+        ) : (
+          <span className="shell-workshop">{session.workshops[0]?.name}</span>
+        )}
+        <button
+          type="button"
+          className="shell-leave"
+          onClick={() => leave.mutate(undefined, { onSuccess: () => void navigate('/sign-in') })}
+        >
+          Sign out, {session.userName?.split(' ')[0]}
+        </button>
+      </span>
+    </header>
+  );
+}
+
+const UNIT_WORDS: Record<Units, string> = { mm: 'mm', inch: 'inch ½', 'decimal-inch': 'inch .5' };
+
+function UnitsToggle() {
+  const { units, setUnits } = useUnits();
+  return (
+    <Segmented
+      aria-label="Units"
+      value={units}
+      onChange={setUnits}
+      options={(Object.keys(UNIT_WORDS) as Units[]).map((value) => ({ value, label: UNIT_WORDS[value] }))}
+    />
+  );
+}

@@ -1,0 +1,165 @@
+import { useQuery } from '@tanstack/react-query';
+import { Button } from 'antd';
+import { Link } from 'react-router';
+import { batchesQuery, putAwayBatch, useChange, workshopQuery, type BatchSummary } from '../api/queries.js';
+import { clockWords, dayWords, onClock } from '../ui/clock.js';
+import { Say } from '../ui/Length.js';
+import { Trouble } from '../ui/Trouble.js';
+import { useNow } from '../ui/useNow.js';
+import './bench.css';
+
+/** Home: what can go on now, what waits until when, what is due. One next action per batch. */
+export default function Bench() {
+  const batches = useQuery(batchesQuery);
+  const workshop = useQuery(workshopQuery);
+  const now = useNow(30_000);
+  if (batches.isError) return <Trouble error={batches.error} />;
+  if (!batches.data || !workshop.data) return null;
+  const { timeZone } = workshop.data.body.hours;
+  const open = batches.data.filter((b) => !b.putAway);
+  const waiting = open.filter((b) => b.next.kind === 'wait' && b.next.until > now);
+  const finished = open.filter((b) => b.next.kind === 'finished');
+  const going = open.filter((b) => !waiting.includes(b) && !finished.includes(b));
+  if (open.length === 0) return <EmptyBench away={batches.data.length} />;
+  return (
+    <div className="bench">
+      <h1>On the bench, {clockWords(onClock(now, timeZone))}</h1>
+      <Group
+        title="Can go on now"
+        empty="Nothing can go on this minute."
+        batches={going}
+        timeZone={timeZone}
+        now={now}
+      />
+      <Group title="Waits" empty={null} batches={waiting} timeZone={timeZone} now={now} />
+      <Group
+        title="Finished, to be looked at"
+        empty={null}
+        batches={finished}
+        timeZone={timeZone}
+        now={now}
+      />
+    </div>
+  );
+}
+
+function EmptyBench({ away }: { away: number }) {
+  return (
+    <div className="sheet">
+      <h1>The bench is clear.</h1>
+      <p>
+        Choose a pattern, say how many and by when, and Compas lays out the work.
+        {away > 0 ? ` ${away} batches are put away.` : ''}
+      </p>
+      <Link to="/patterns">
+        <Button type="primary" size="large">
+          Choose a pattern
+        </Button>
+      </Link>
+    </div>
+  );
+}
+
+interface GroupProps {
+  title: string;
+  empty: string | null;
+  batches: BatchSummary[];
+  timeZone: string;
+  now: number;
+}
+
+function Group({ title, empty, batches, timeZone, now }: GroupProps) {
+  if (batches.length === 0 && empty === null) return null;
+  return (
+    <section>
+      <h2>{title}</h2>
+      {batches.length === 0 && <p className="soft">{empty}</p>}
+      {batches.map((batch) => (
+        <BatchRow key={batch.id} batch={batch} timeZone={timeZone} now={now} />
+      ))}
+    </section>
+  );
+}
+
+function BatchRow({ batch, timeZone, now }: { batch: BatchSummary; timeZone: string; now: number }) {
+  const done = batch.stepsInAll === 0 ? 0 : batch.stepsDone / batch.stepsInAll;
+  const late =
+    batch.due !== null && batch.next.kind !== 'finished' && batch.plannedEnd.slice(0, 10) > batch.due;
+  return (
+    <article className="bench-row">
+      <div className="bench-what">
+        <h3>
+          <Link to={`/batches/${batch.id}/stock`}>{batch.name}</Link>
+        </h3>
+        <span className="soft">
+          for {batch.customer}
+          {batch.due !== null && `, due ${dayWords(batch.due)}`}
+        </span>
+        {late && (
+          <span className="bench-late">
+            <b aria-hidden>▲</b> Look: planned to be ready {dayWords(batch.plannedEnd.slice(0, 10))}
+          </span>
+        )}
+      </div>
+      <div className="bench-next">
+        <NextWords batch={batch} timeZone={timeZone} now={now} />
+        <div className="bench-bar" role="img" aria-label={`${Math.round(done * 100)} % of the steps done`}>
+          <span style={{ width: `${done * 100}%` }} />
+        </div>
+        <span className="soft">
+          {Math.round(done * 100)} % of the steps done
+          {batch.rejected > 0 && `, ${batch.rejected} rejected`}
+        </span>
+      </div>
+      <NextButton batch={batch} />
+    </article>
+  );
+}
+
+function NextWords({
+  batch: { next, stepsDone, pieces },
+  timeZone,
+  now,
+}: {
+  batch: BatchSummary;
+  timeZone: string;
+  now: number;
+}) {
+  if (next.kind === 'finished') return <b>Every piece is done.</b>;
+  if (next.kind === 'wait' && next.until > now)
+    return (
+      <b>
+        <Say text={next.what} /> until {clockWords(onClock(next.until, timeZone))}
+      </b>
+    );
+  return (
+    <b>
+      {stepsDone === 0 ? 'Begin: ' : ''}
+      {next.step.title}, piece {next.piece} of {pieces}
+    </b>
+  );
+}
+
+function NextButton({ batch }: { batch: BatchSummary }) {
+  const putAway = useChange(putAwayBatch, 'batches');
+  if (batch.next.kind === 'finished')
+    return (
+      <span className="bench-do">
+        <Link to={`/batches/${batch.id}/twins`}>
+          <Button type="primary" size="large">
+            Are they twins?
+          </Button>
+        </Link>
+        <Button onClick={() => putAway.mutate({ id: batch.id, putAway: true })}>Put away</Button>
+      </span>
+    );
+  return (
+    <span className="bench-do">
+      <Link to={`/batches/${batch.id}/run`}>
+        <Button type={batch.next.kind === 'do' ? 'primary' : 'default'} size="large">
+          {batch.stepsDone === 0 ? 'To the lathe' : 'Go on'}
+        </Button>
+      </Link>
+    </span>
+  );
+}

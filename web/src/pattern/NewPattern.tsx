@@ -1,0 +1,94 @@
+import { dim, MATERIALS, STARTING_FORMS, type Dimension, type StartingForm } from '@compas/core';
+import { Button, Input, Select } from 'antd';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { createPattern, useChange } from '../api/queries.js';
+import { Silhouette } from '../strip/Silhouette.js';
+import { LengthInput } from '../ui/LengthInput.js';
+import { Trouble } from '../ui/Trouble.js';
+import './pattern.css';
+
+const [FIRST_FORM] = STARTING_FORMS as [StartingForm];
+
+/** A new pattern from a starting form: only the sizes a person knows are asked. */
+export default function NewPattern() {
+  const [form, setForm] = useState(FIRST_FORM);
+  const [sizes, setSizes] = useState<Record<string, Dimension>>({});
+  const [name, setName] = useState('');
+  const [materialId, setMaterialId] = useState('maple');
+  const navigate = useNavigate();
+  const create = useChange(createPattern, 'patterns');
+  const body = form.body(sizes, materialId);
+  const choose = (next: StartingForm) => {
+    setForm(next);
+    setSizes({});
+  };
+  return (
+    <div className="column">
+      <h1>New pattern</h1>
+      <div className="forms" role="radiogroup" aria-label="Kind of item">
+        {STARTING_FORMS.map((f) => (
+          <button
+            key={f.id}
+            type="button"
+            role="radio"
+            aria-checked={f.id === form.id}
+            className="form-choice"
+            onClick={() => choose(f)}
+          >
+            <Silhouette body={f.body({}, materialId)} scale={0.55} name={f.name} />
+            <span>{f.name}</span>
+          </button>
+        ))}
+      </div>
+      <div className="new-pattern">
+        <div className="sheet column">
+          <label className="column" style={{ gap: 2 }}>
+            Name
+            <Input
+              value={name}
+              onChange={(e) => setName(e.target.value)}
+              placeholder={form.name}
+              maxLength={80}
+            />
+          </label>
+          <label className="column" style={{ gap: 2 }}>
+            Usual material
+            <Select
+              aria-label="Usual material"
+              value={materialId}
+              onChange={setMaterialId}
+              options={MATERIALS.map((m) => ({ value: m.id, label: m.name }))}
+            />
+          </label>
+          {form.questions.map((question) => (
+            <LengthInput
+              key={`${form.id}.${question.key}`}
+              label={question.label}
+              showLabel
+              value={sizes[question.key] ?? dim(question.usual)}
+              onChange={(value) => setSizes({ ...sizes, [question.key]: value })}
+            />
+          ))}
+          <Trouble error={create.error} />
+          <Button
+            type="primary"
+            size="large"
+            loading={create.isPending}
+            onClick={() =>
+              create.mutate(
+                { name: name.trim() || form.name, body },
+                { onSuccess: (made) => void navigate(`/patterns/${made.id}`) },
+              )
+            }
+          >
+            Make the pattern
+          </Button>
+        </div>
+        <div className="sheet new-look">
+          <Silhouette body={body} scale={form.kind === 'rolling pin' ? 1.6 : 3} name={form.name} />
+        </div>
+      </div>
+    </div>
+  );
+}

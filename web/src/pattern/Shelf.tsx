@@ -1,0 +1,90 @@
+import { extremes, outlineOf, speak } from '@compas/core';
+import { useQuery } from '@tanstack/react-query';
+import { App, Button } from 'antd';
+import { Link, useNavigate } from 'react-router';
+import { createPattern, patternsQuery, removePattern, useChange, type Pattern } from '../api/queries.js';
+import { sentenceOf } from '../api/problem.js';
+import { Silhouette } from '../strip/Silhouette.js';
+import { Length } from '../ui/Length.js';
+import { Trouble } from '../ui/Trouble.js';
+import { useWidth } from '../strip/useWidth.js';
+import './pattern.css';
+
+/** Pixels for the tallest item on the shelf. */
+const SHELF_HEIGHT = 330;
+
+/** All patterns standing side by side at one scale, so that sizes are seen as they are. */
+export default function Shelf() {
+  const patterns = useQuery(patternsQuery);
+  const { ref } = useWidth<HTMLDivElement>();
+  if (patterns.isError) return <Trouble error={patterns.error} />;
+  if (!patterns.data) return null;
+  const tallest = Math.max(50, ...patterns.data.map((p) => outlineOf(p.body.parts[0].turnings[0]).length));
+  return (
+    <div className="column" ref={ref}>
+      <div className="row spread">
+        <h1>Patterns</h1>
+        <Link to="/patterns/new">
+          <Button type="primary" size="large">
+            New pattern
+          </Button>
+        </Link>
+      </div>
+      {patterns.data.length === 0 && (
+        <p className="sheet">
+          The shelf is empty. Begin with a form, such as a stopper or a handle, and the few sizes you know.
+        </p>
+      )}
+      <ul className="shelf">
+        {patterns.data.map((pattern) => (
+          <ShelfItem key={pattern.id} pattern={pattern} scale={Math.min(3.2, SHELF_HEIGHT / tallest)} />
+        ))}
+      </ul>
+      {patterns.data.length > 0 && <p className="soft">All at the same scale.</p>}
+    </div>
+  );
+}
+
+function ShelfItem({ pattern, scale }: { pattern: Pattern; scale: number }) {
+  const { message } = App.useApp();
+  const navigate = useNavigate();
+  const duplicate = useChange(createPattern, 'patterns');
+  const remove = useChange(removePattern, 'patterns');
+  const outline = outlineOf(pattern.body.parts[0].turnings[0]);
+  const failed = (error: unknown) => void message.error(speak(sentenceOf(error), 'mm'));
+  return (
+    <li className="shelf-item">
+      <Link to={`/patterns/${pattern.id}`} className="shelf-link">
+        <span className="shelf-stand" style={{ height: SHELF_HEIGHT + 6 }}>
+          <Silhouette body={pattern.body} scale={scale} name={pattern.name} />
+        </span>
+        <b>{pattern.name}</b>
+      </Link>
+      <span className="soft">
+        <Length mm={outline.length} /> long,{' '}
+        <Length mm={extremes(outline, 0, outline.length).largest.diameter} /> thick
+      </span>
+      <span className="row">
+        <Button
+          size="small"
+          onClick={() =>
+            duplicate.mutate(
+              { name: `${pattern.name}, copy`, body: pattern.body },
+              { onSuccess: (made) => void navigate(`/patterns/${made.id}`), onError: failed },
+            )
+          }
+        >
+          Duplicate
+        </Button>
+        <Button
+          size="small"
+          type="text"
+          onClick={() => remove.mutate(pattern.id, { onError: failed })}
+          aria-label={`Take away ${pattern.name}`}
+        >
+          Take away
+        </Button>
+      </span>
+    </li>
+  );
+}

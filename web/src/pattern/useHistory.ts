@@ -1,0 +1,42 @@
+import { useCallback, useState } from 'react';
+
+interface History<T> {
+  past: T[];
+  present: T;
+  future: T[];
+}
+
+/** A value with undo and redo over the whole session. */
+export function useHistory<T>(first: T) {
+  const [history, setHistory] = useState<History<T>>({ past: [], present: first, future: [] });
+  const change = useCallback(
+    (next: T) => setHistory(({ past, present }) => ({ past: [...past, present], present: next, future: [] })),
+    [],
+  );
+  const undo = useCallback(
+    () =>
+      setHistory((h) => {
+        const last = h.past.at(-1);
+        return last === undefined
+          ? h
+          : { past: h.past.slice(0, -1), present: last, future: [h.present, ...h.future] };
+      }),
+    [],
+  );
+  const redo = useCallback(
+    () =>
+      setHistory((h) => {
+        const [next, ...rest] = h.future;
+        return next === undefined ? h : { past: [...h.past, h.present], present: next, future: rest };
+      }),
+    [],
+  );
+  return {
+    present: history.present,
+    change,
+    undo,
+    redo,
+    canUndo: history.past.length > 0,
+    canRedo: history.future.length > 0,
+  };
+}

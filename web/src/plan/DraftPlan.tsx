@@ -1,0 +1,123 @@
+import type { PlanInputs, Schools, Stage } from '@compas/core';
+import { useQuery } from '@tanstack/react-query';
+import { Button } from 'antd';
+import { useMemo, useState } from 'react';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import {
+  createBatch,
+  kitsQuery,
+  patternQuery,
+  useChange,
+  workshopQuery,
+  type Pattern,
+} from '../api/queries.js';
+import type { Kit, Workshop } from '@compas/core';
+import { Figures } from '../ui/Figures.js';
+import { Findings } from '../ui/Findings.js';
+import { Trouble } from '../ui/Trouble.js';
+import { usePlan } from '../workers/usePlan.js';
+import { draftFrom } from './draft.js';
+import { OrderBand } from './OrderBand.js';
+import { stageOf } from './stages.js';
+import { StageStrip } from './StageStrip.js';
+import { StageWork } from './StageWork.js';
+import { WorkScreen } from './WorkScreen.js';
+
+/** A plan in the making: the order above, every stage below, all of it live. */
+export default function DraftPlan() {
+  const { id = '' } = useParams();
+  const pattern = useQuery(patternQuery(id));
+  const workshop = useQuery(workshopQuery);
+  const kits = useQuery(kitsQuery);
+  if (pattern.isError) return <Trouble error={pattern.error} />;
+  if (!pattern.data || !workshop.data || !kits.data) return null;
+  return <Drafting key={id} pattern={pattern.data} workshop={workshop.data.body} kits={kits.data} />;
+}
+
+/** The other way of choosing speeds, to set beside. */
+export const otherSchools = (schools: Schools): Schools => ({
+  ...schools,
+  speed: schools.speed === 'rpm-diameter' ? 'surface-speed' : 'rpm-diameter',
+});
+
+function Drafting({ pattern, workshop, kits }: { pattern: Pattern; workshop: Workshop; kits: Kit[] }) {
+  const [search, setSearch] = useSearchParams();
+  const [opened] = useState(() => Date.now());
+  const stage = stageOf(useParams().stage, 'stock');
+  const navigate = useNavigate();
+  const create = useChange(createBatch, 'batches');
+  const draft = useMemo(
+    () => draftFrom(search, pattern.body, workshop, opened),
+    [search, pattern.body, workshop, opened],
+  );
+  const inputs = useMemo<PlanInputs>(
+    () => ({ pattern: pattern.body, workshop, stock: { kits }, order: draft.order, schools: draft.schools }),
+    [pattern.body, workshop, kits, draft],
+  );
+  const others = useMemo(() => ({ ...inputs, schools: otherSchools(inputs.schools) }), [inputs]);
+  const plan = usePlan(inputs);
+  const other = usePlan(others);
+  if (!plan) return null;
+  const set = (key: string, value: string | null) =>
+    setSearch(
+      (before) => {
+        const after = new URLSearchParams(before);
+        if (value === null) after.delete(key);
+        else after.set(key, value);
+        return after;
+      },
+      { replace: true },
+    );
+  const query = search.size > 0 ? `?${search.toString()}` : '';
+  const to = (wanted: Stage) =>
+    wanted === 'pattern'
+      ? `/patterns/${pattern.id}`
+      : wanted === 'run' || wanted === 'twins'
+        ? null
+        : `/patterns/${pattern.id}/plan/${wanted}${query}`;
+  const keep = () =>
+    create.mutate(
+      {
+        patternId: pattern.id,
+        revision: pattern.revision,
+        name: `${draft.order.pieces} × ${pattern.name}`,
+        customer: draft.customer || 'stock',
+        ...draft.order,
+        schools: draft.schools,
+      },
+      { onSuccess: (batch) => void navigate(`/batches/${batch.id}/${stage}`) },
+    );
+  const stageFindings = plan.findings.filter((f) => f.stage === stage);
+  const elsewhere = plan.findings.filter((f) => f.stage !== stage && f.severity === 'stop');
+  return (
+    <WorkScreen
+      title={
+        <h1>
+          Plan: <Link to={`/patterns/${pattern.id}`}>{pattern.name}</Link>
+        </h1>
+      }
+      strip={<StageStrip plan={plan} stage={stage} />}
+      band={
+        <>
+          <OrderBand draft={draft} workshop={workshop} set={set}>
+            <Button type="primary" size="large" loading={create.isPending} onClick={keep}>
+              Keep the plan
+            </Button>
+          </OrderBand>
+          <Trouble error={create.error} />
+        </>
+      }
+      stage={stage}
+      findings={plan.findings}
+      to={to}
+      aside={
+        <>
+          <Findings findings={[...elsewhere, ...stageFindings]} empty="Nothing to look at in this stage." />
+          <Figures figures={plan.figures[stage] ?? []} />
+        </>
+      }
+    >
+      <StageWork plan={plan} other={other} stage={stage} onMount={(kind) => set('mount', kind)} />
+    </WorkScreen>
+  );
+}

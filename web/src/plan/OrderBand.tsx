@@ -1,0 +1,105 @@
+import { MATERIALS, type Workshop } from '@compas/core';
+import { DatePicker, Input, InputNumber, Select } from 'antd';
+import dayjs from 'dayjs';
+import type { ReactNode } from 'react';
+import { NO_FINISH, type Draft } from './draft.js';
+
+interface OrderBandProps {
+  draft: Draft;
+  workshop: Workshop;
+  /** changes one choice in the address */
+  set: (key: string, value: string | null) => void;
+  children: ReactNode;
+}
+
+const DAY = 'YYYY-MM-DD';
+
+/** The order and its choices, always in sight while the plan is being made. */
+export function OrderBand({ draft: { order, schools, customer }, workshop, set, children }: OrderBandProps) {
+  return (
+    <div className="band" role="group" aria-label="Order">
+      <label>
+        How many
+        <InputNumber
+          aria-label="How many"
+          value={order.pieces}
+          min={1}
+          max={2000}
+          precision={0}
+          style={{ width: 90 }}
+          onChange={(n) => set('pieces', n === null ? null : String(n))}
+        />
+      </label>
+      <label>
+        For whom
+        <Input
+          aria-label="For whom"
+          defaultValue={customer}
+          maxLength={80}
+          style={{ width: 170 }}
+          onBlur={(e) => set('for', e.target.value || null)}
+        />
+      </label>
+      <label>
+        By when
+        <DatePicker
+          aria-label="By when"
+          value={order.due === null ? null : dayjs(order.due)}
+          format={DAY}
+          onChange={(day) => set('due', day ? day.format(DAY) : null)}
+          style={{ width: 140 }}
+        />
+      </label>
+      <label>
+        Material
+        <Select
+          aria-label="Material"
+          value={order.materialId}
+          onChange={(id) => set('material', id)}
+          options={MATERIALS.map((m) => ({ value: m.id, label: m.name }))}
+          style={{ width: 130 }}
+        />
+      </label>
+      <label>
+        Finish
+        <Select
+          aria-label="Finish"
+          value={order.finishId ?? NO_FINISH}
+          onChange={(id) => set('finish', id)}
+          options={[
+            ...workshop.finishes.map((f) => ({ value: f.id, label: f.name })),
+            { value: NO_FINISH, label: 'from the tool' },
+          ]}
+          style={{ width: 160 }}
+        />
+      </label>
+      <label>
+        Speed school
+        <Select
+          aria-label="Speed school"
+          value={schools.speed}
+          onChange={(school) => set('speed', school)}
+          options={[
+            { value: 'rpm-diameter', label: 'rpm × diameter' },
+            { value: 'surface-speed', label: 'surface speed' },
+          ]}
+          style={{ width: 150 }}
+        />
+      </label>
+      <label>
+        Batch goes
+        <Select
+          aria-label="Batch goes"
+          value={schools.batching}
+          onChange={(school) => set('by', school === 'by-piece' ? 'piece' : 'operation')}
+          options={[
+            { value: 'by-operation', label: 'by operation' },
+            { value: 'by-piece', label: 'piece by piece' },
+          ]}
+          style={{ width: 140 }}
+        />
+      </label>
+      <span className="band-do">{children}</span>
+    </div>
+  );
+}

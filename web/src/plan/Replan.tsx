@@ -1,0 +1,47 @@
+import { useQuery } from '@tanstack/react-query';
+import { Button } from 'antd';
+import { useEffect, useState } from 'react';
+import { kitsQuery, replanBatch, useChange, workshopQuery, type BatchDetail } from '../api/queries.js';
+import { Say } from '../ui/Length.js';
+import { Trouble } from '../ui/Trouble.js';
+import { planning } from '../workers/usePlan.js';
+
+/** What would differ if the batch were planned with what the workshop owns now; then it can be. */
+export function Replan({ batch, onDone }: { batch: BatchDetail; onDone: () => void }) {
+  const workshop = useQuery(workshopQuery);
+  const kits = useQuery(kitsQuery);
+  const [words, setWords] = useState<string[] | null>(null);
+  const replan = useChange(replanBatch, 'batches');
+  const { inputs, plan } = batch.snapshot;
+  useEffect(() => {
+    if (!workshop.data || !kits.data) return;
+    const now = { ...inputs, workshop: workshop.data.body, stock: { kits: kits.data } };
+    void planning()
+      .differences([{ plan, now }])
+      .then(([found]) => setWords(found ?? []));
+  }, [workshop.data, kits.data, inputs, plan]);
+  if (words === null) return null;
+  const again = () =>
+    replan.mutate({ id: batch.id, ...inputs.order, schools: inputs.schools }, { onSuccess: onDone });
+  return (
+    <div className="sheet">
+      <h3>
+        {words.length === 0
+          ? 'Planned anew, nothing would differ.'
+          : 'Planned anew with what the workshop owns now:'}
+      </h3>
+      <ul>
+        {words.map((w) => (
+          <li key={w}>
+            <Say text={w} />
+          </li>
+        ))}
+      </ul>
+      <Trouble error={replan.error} />
+      <Button type="primary" disabled={words.length === 0} loading={replan.isPending} onClick={again}>
+        Keep it as plan {batch.planVersion + 1}
+      </Button>{' '}
+      <Button onClick={onDone}>Leave it</Button>
+    </div>
+  );
+}

@@ -1,0 +1,65 @@
+import type { MountKind, PartPlan, Plan, Stage } from '@compas/core';
+import { Say } from '../ui/Length.js';
+import { AssembleStage } from './AssembleStage.js';
+import { DrillStage } from './DrillStage.js';
+import { MarkStage } from './MarkStage.js';
+import { MountStage } from './MountStage.js';
+import { StockStage } from './StockStage.js';
+import { SurfaceStage } from './SurfaceStage.js';
+import { TimeStage } from './TimeStage.js';
+import { TurnStage } from './TurnStage.js';
+
+interface StageWorkProps {
+  plan: Plan;
+  /** the same with the other schools, to compare with */
+  other: Plan | null;
+  stage: Stage;
+  onMount?: (kind: MountKind) => void;
+}
+
+/** A stage's own work, and the cautions of its steps. */
+export function StageWork(props: StageWorkProps) {
+  const [part] = props.plan.parts;
+  return (
+    <>
+      <Work {...props} part={part} />
+      <Cautions part={part} stage={props.stage} />
+    </>
+  );
+}
+
+function Work({ plan, other, part, stage, onMount }: StageWorkProps & { part: PartPlan }) {
+  switch (stage) {
+    case 'drill':
+      return <DrillStage part={part} />;
+    case 'mount':
+      return <MountStage part={part} onMount={onMount} />;
+    case 'mark':
+      return <MarkStage part={part} />;
+    case 'turn':
+      return <TurnStage plan={plan} other={other} />;
+    case 'surface':
+      return <SurfaceStage part={part} />;
+    case 'assemble':
+      return <AssembleStage part={part} />;
+    case 'time':
+      return <TimeStage plan={plan} />;
+    default:
+      return <StockStage part={part} />;
+  }
+}
+
+function Cautions({ part, stage }: { part: PartPlan; stage: Stage }) {
+  const steps = new Set(part.steps.filter((s) => s.stage === stage).map((s) => s.id));
+  const own = part.cautions.filter((c) => c.stepIds.some((id) => steps.has(id)));
+  if (own.length === 0) return null;
+  return (
+    <ul className="cautions" aria-label="Take care">
+      {own.map((c) => (
+        <li key={c.id}>
+          <Say text={c.words} />
+        </li>
+      ))}
+    </ul>
+  );
+}

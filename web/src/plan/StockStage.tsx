@@ -1,0 +1,73 @@
+import type { Blank, PartPlan } from '@compas/core';
+import { Length } from '../ui/Length.js';
+
+/** The blank: what to saw, and how its end is marked. */
+export function StockStage({ part }: { part: PartPlan }) {
+  const { blank } = part;
+  return (
+    <div className="column">
+      <h2>
+        Saw {blank.count} {blank.count === 1 ? 'blank' : 'blanks'}, <Length mm={blank.section} /> square,{' '}
+        <Length mm={blank.length} /> long
+      </h2>
+      <div className="row" style={{ alignItems: 'flex-start', gap: 28 }}>
+        <EndOfBlank blank={blank} diameter={part.largestDiameter} />
+        <div style={{ flex: 1, minWidth: 240 }}>
+          <p>
+            Set the marking gauge to <Length mm={blank.section / 2} /> and draw from all four sides: the
+            centre lies in the small square.
+          </p>
+          <p>
+            For an octagon tilt the saw to 45° and take <Length mm={blank.octagon.clipLeg} /> off each corner;
+            the flats are then <Length mm={blank.octagon.flat} /> wide.
+          </p>
+          <p className="soft">
+            {blank.perBlank > 1 ? `${blank.perBlank} pieces lie end to end in one blank. ` : ''}A piece of{' '}
+            {part.material.name.toLowerCase()} weighs {part.mass.toFixed(0)} g when it is turned (
+            {part.material.certainty}).
+          </p>
+        </div>
+      </div>
+    </div>
+  );
+}
+
+/** End of the blank: the square, the octagon in it, the round that comes out of it. */
+function EndOfBlank({ blank, diameter }: { blank: Blank; diameter: number }) {
+  const size = 220;
+  const scale = (size - 20) / blank.section;
+  const side = blank.section * scale;
+  const clip = blank.octagon.clipLeg * scale;
+  const o = 10;
+  const far = o + side;
+  const octagon = [
+    [o + clip, o],
+    [far - clip, o],
+    [far, o + clip],
+    [far, far - clip],
+    [far - clip, far],
+    [o + clip, far],
+    [o, far - clip],
+    [o, o + clip],
+  ];
+  return (
+    <svg width={size} height={size} role="img" aria-label="End of the blank with octagon and finished round">
+      <rect x={o} y={o} width={side} height={side} fill="#e9dcc0" stroke="#6b6252" />
+      <polygon
+        points={octagon.map((p) => p.join()).join(' ')}
+        fill="none"
+        stroke="#17695c"
+        strokeWidth={1.6}
+      />
+      <circle
+        cx={o + side / 2}
+        cy={o + side / 2}
+        r={(diameter / 2) * scale}
+        fill="none"
+        stroke="#3c3226"
+        strokeDasharray="5 3"
+      />
+      <path d={`M${o},${o} L${far},${far} M${far},${o} L${o},${far}`} stroke="#8d8371" strokeWidth={0.8} />
+    </svg>
+  );
+}

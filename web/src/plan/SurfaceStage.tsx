@@ -1,0 +1,61 @@
+import { minutesInWords, type PartPlan } from '@compas/core';
+
+/** Grit by grit, then coat by coat. */
+export function SurfaceStage({ part: { ladder, finish, speeds } }: { part: PartPlan }) {
+  const sanding = speeds.find((s) => s.stage === 'sand');
+  return (
+    <div className="column">
+      <h2>
+        {ladder.length === 0
+          ? 'Straight from the tool'
+          : `Sand with ${ladder.length} grits, ${sanding?.words ?? ''}`}
+      </h2>
+      <div className="row" style={{ gap: 6 }}>
+        {ladder.map((grit, i) => (
+          <span key={grit.abrasive.id} className="row" style={{ gap: 6 }}>
+            {i > 0 && <span aria-hidden>→</span>}
+            <span className="sheet" style={{ padding: '6px 12px' }}>
+              <b className="figures">
+                {grit.abrasive.scale}
+                {grit.abrasive.grit}
+              </b>{' '}
+              <span className="soft">
+                {grit.minutes} min, {grit.microns.toFixed(0)} µm
+              </span>
+            </span>
+          </span>
+        ))}
+      </div>
+      <p className="soft">
+        The same time with each grit. Reverse between grits if the lathe can; stop and go along the grain
+        before the next.
+      </p>
+      {finish ? (
+        <>
+          <h2>{finish.finish.name}</h2>
+          <table className="table">
+            <tbody>
+              {finish.coats.map((coat, i) => (
+                <tr key={i}>
+                  <td className="figures">{i + 1}</td>
+                  <td>{coat.name}</td>
+                  <td>{coat.speed === 'stopped' ? 'standing still' : `turning ${coat.speed}`}</td>
+                  <td className="number">
+                    {coat.waitMinutes > 0 ? `then wait ${minutesInWords(coat.waitMinutes)}` : ''}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <p>
+            {finish.cureMinutes > 0
+              ? `Cures ${minutesInWords(finish.cureMinutes)} before it is handled.`
+              : 'May be handled at once.'}
+          </p>
+        </>
+      ) : (
+        <p>No finish.</p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,68 @@
+import type { Plan, SpeedChoice } from '@compas/core';
+import { Say } from '../ui/Length.js';
+
+const SCHOOLS = { 'rpm-diameter': 'rpm × diameter', 'surface-speed': 'surface speed' };
+
+/** Order of cuts with its tools, and the speed of each stage by both schools. */
+export function TurnStage({ plan, other }: { plan: Plan; other: Plan | null }) {
+  const [part] = plan.parts;
+  const otherSpeeds = other?.parts[0].speeds;
+  return (
+    <div className="column">
+      <h2>
+        {part.cuts.length} cuts, {part.toolChanges} changes of tool
+      </h2>
+      <ol style={{ margin: 0, paddingLeft: 26 }}>
+        {part.cuts.map((cut) => (
+          <li key={cut.elementId} style={{ padding: '4px 0' }}>
+            <b>{cut.tool?.name ?? `no ${cut.toolKind}`}</b>: <Say text={cut.words} />
+          </li>
+        ))}
+      </ol>
+      <p className="soft">
+        The end far from the drive first, so that the wood behind each cut stays thick; always downhill.
+      </p>
+      <h2>Speeds</h2>
+      <table className="table">
+        <thead>
+          <tr>
+            <th>To</th>
+            <th className="number">{SCHOOLS[plan.schools.speed]}, followed</th>
+            {otherSpeeds && other && <th className="number">{SCHOOLS[other.schools.speed]}</th>}
+            <th className="number">outside runs at</th>
+          </tr>
+        </thead>
+        <tbody>
+          {part.speeds.map((speed, i) => (
+            <tr key={speed.stage}>
+              <td>{speed.stage}</td>
+              <td className="number">
+                <b>
+                  <Speed speed={speed} />
+                </b>
+              </td>
+              {otherSpeeds && (
+                <td className="number soft">
+                  <Speed speed={otherSpeeds[i]} />
+                </td>
+              )}
+              <td className="number figures">
+                {speed.rpm === null ? '' : `${Math.round(speed.surfaceSpeed)} m/min`}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+function Speed({ speed }: { speed: SpeedChoice | undefined }) {
+  if (!speed) return null;
+  if (speed.rpm === null) return speed.words;
+  return (
+    <span className="figures">
+      {speed.rpm} rpm{speed.wish !== speed.rpm ? ` (of ${speed.wish})` : ''}
+    </span>
+  );
+}

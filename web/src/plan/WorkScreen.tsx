@@ -1,0 +1,76 @@
+import type { Finding, Stage } from '@compas/core';
+import type { ReactNode } from 'react';
+import { Link } from 'react-router';
+import { RAIL, stateOf } from './stages.js';
+import './plan.css';
+
+interface WorkScreenProps {
+  title: ReactNode;
+  strip: ReactNode;
+  band?: ReactNode;
+  stage: Stage;
+  findings: readonly Finding[];
+  /** where each stage leads; null when it cannot be entered yet */
+  to: (stage: Stage) => string | null;
+  children: ReactNode;
+  aside: ReactNode;
+}
+
+/** A working screen: the strip across the top, the rail of stages at the left, findings at the right. */
+export function WorkScreen({ title, strip, band, stage, findings, to, children, aside }: WorkScreenProps) {
+  return (
+    <div className="work">
+      <div className="row spread">{title}</div>
+      {strip}
+      {band}
+      <div className="work-body">
+        <nav className="rail" aria-label="Stages">
+          {RAIL.map((entry) => (
+            <RailEntry
+              key={entry.stage}
+              {...entry}
+              here={entry.stage === stage}
+              to={to(entry.stage)}
+              state={stateOf(findings, entry.stage)}
+            />
+          ))}
+        </nav>
+        <section className="work-middle">{children}</section>
+        <aside className="work-aside">{aside}</aside>
+      </div>
+    </div>
+  );
+}
+
+const STATE = {
+  fine: { sign: '·', word: 'fine' },
+  note: { sign: '·', word: 'fine' },
+  warn: { sign: '▲', word: 'look' },
+  stop: { sign: '■', word: 'stop' },
+};
+
+interface RailEntryProps {
+  word: string;
+  here: boolean;
+  to: string | null;
+  state: keyof typeof STATE;
+}
+
+function RailEntry({ word, here, to, state }: RailEntryProps) {
+  const { sign, word: stateWord } = STATE[state];
+  const inner = (
+    <>
+      <span className="rail-sign" data-state={state} aria-hidden>
+        {sign}
+      </span>
+      <span>{word}</span>
+      {state !== 'fine' && state !== 'note' && <span className="rail-state">{stateWord}</span>}
+    </>
+  );
+  if (to === null) return <span className="rail-entry off">{inner}</span>;
+  return (
+    <Link to={to} className="rail-entry" aria-current={here ? 'page' : undefined}>
+      {inner}
+    </Link>
+  );
+}

@@ -1,0 +1,67 @@
+import {
+  MATERIALS,
+  nextWholeHour,
+  type MountKind,
+  type PatternBody,
+  type PlanOrder,
+  type Schools,
+  type Workshop,
+} from '@compas/core';
+import { onClock } from '../ui/clock.js';
+
+/** A plan that is being thought about: its choices live in the address, so that it can be shared. */
+export interface Draft {
+  order: PlanOrder;
+  schools: Schools;
+  customer: string;
+}
+
+const MOUNTS: MountKind[] = ['mandrel', 'between centres', 'chuck'];
+const USUAL_PIECES = 12;
+export const NO_FINISH = 'none';
+
+/** Reads a draft from the address; what is not there is as the workshop usually does it. */
+export function draftFrom(
+  search: URLSearchParams,
+  pattern: PatternBody,
+  workshop: Workshop,
+  now: number,
+): Draft {
+  const materialId = search.get('material');
+  const finish = search.get('finish');
+  const usualFinish = workshop.finishes[0]?.id ?? null;
+  return {
+    customer: search.get('for') ?? '',
+    order: {
+      pieces: whole(search.get('pieces'), USUAL_PIECES, 2000),
+      start: search.get('start') ?? nextWholeHour(onClock(now, workshop.hours.timeZone)),
+      due: search.get('due'),
+      materialId: MATERIALS.some((m) => m.id === materialId)
+        ? (materialId as string)
+        : pattern.parts[0].materialId,
+      finishId:
+        finish === NO_FINISH ? null : (workshop.finishes.find((f) => f.id === finish)?.id ?? usualFinish),
+      perBlank: whole(search.get('per'), 1, 50),
+      mount: MOUNTS.find((m) => m === search.get('mount')) ?? null,
+    },
+    schools: {
+      speed:
+        search.get('speed') === 'surface-speed'
+          ? 'surface-speed'
+          : search.get('speed') === 'rpm-diameter'
+            ? 'rpm-diameter'
+            : workshop.schools.speed,
+      batching:
+        search.get('by') === 'piece'
+          ? 'by-piece'
+          : search.get('by') === 'operation'
+            ? 'by-operation'
+            : workshop.schools.batching,
+    },
+  };
+}
+
+function whole(text: string | null, usual: number, most: number): number {
+  const value = Number(text);
+  return text !== null && Number.isInteger(value) && value >= 1 ? Math.min(value, most) : usual;
+}

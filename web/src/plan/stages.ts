@@ -1,0 +1,26 @@
+import type { Finding, Severity, Stage } from '@compas/core';
+
+/** The stages of the work in their order, as the rail shows them. */
+export const RAIL: { stage: Stage; word: string }[] = [
+  { stage: 'pattern', word: 'Pattern' },
+  { stage: 'stock', word: 'Stock' },
+  { stage: 'drill', word: 'Drill' },
+  { stage: 'mount', word: 'Mount' },
+  { stage: 'mark', word: 'Mark' },
+  { stage: 'turn', word: 'Turn' },
+  { stage: 'surface', word: 'Surface' },
+  { stage: 'assemble', word: 'Assemble' },
+  { stage: 'time', word: 'Time' },
+  { stage: 'run', word: 'Run' },
+  { stage: 'twins', word: 'Twins' },
+];
+
+export const stageOf = (word: string | undefined, otherwise: Stage): Stage =>
+  RAIL.find((r) => r.stage === word)?.stage ?? otherwise;
+
+/** State of a stage: its most serious finding, or fine. */
+export function stateOf(findings: readonly Finding[], stage: Stage): Severity | 'fine' {
+  const own = findings.filter((f) => f.stage === stage).map((f) => f.severity);
+  if (own.includes('stop')) return 'stop';
+  return own.includes('warn') ? 'warn' : 'fine';
+}

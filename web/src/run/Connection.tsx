@@ -1,0 +1,40 @@
+import { Link } from 'react-router';
+import type { Sent } from './eventQueue.js';
+
+/** Whether what is recorded has reached the server, and whether the screen stays on. */
+export function Connection({
+  connection,
+  pending,
+  awake,
+}: {
+  connection: Sent;
+  pending: number;
+  awake: boolean;
+}) {
+  return (
+    <span className="run-connection" role="status">
+      {words(connection, pending)}
+      {connection === 'signed out' && (
+        <>
+          {' '}
+          <Link to={`/sign-in?from=${encodeURIComponent(location.pathname)}`}>Sign in</Link>
+        </>
+      )}
+      {!awake && <span className="run-soft"> · this browser may let the screen go dark</span>}
+    </span>
+  );
+}
+
+function words(connection: Sent, pending: number): string {
+  const kept = `${pending} kept here`;
+  switch (connection) {
+    case 'all sent':
+      return pending === 0 ? '● all saved' : `○ saving ${pending}`;
+    case 'no connection':
+      return pending === 0 ? '○ no connection' : `○ no connection, ${kept}`;
+    case 'signed out':
+      return `▲ signed out, ${kept}.`;
+    case 'refused':
+      return `▲ the server refused, ${kept}`;
+  }
+}

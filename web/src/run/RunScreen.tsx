@@ -1,0 +1,125 @@
+import { nextAction, type BatchingSchool } from '@compas/core';
+import { ConfigProvider, Segmented } from 'antd';
+import { useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { sentenceOf } from '../api/problem.js';
+import { useNow } from '../ui/useNow.js';
+import { UnitsProvider } from '../ui/units.js';
+import { runTheme } from '../ui/theme.js';
+import { Connection } from './Connection.js';
+import { PieceRow } from './PieceRow.js';
+import { StepWork } from './StepWork.js';
+import { Waiting } from './Waiting.js';
+import { useRun, type Run } from './useRun.js';
+import { useWakeLock } from './useWakeLock.js';
+import './run.css';
+
+/** The screen at the lathe: dark, big, one step of one piece at a time. */
+export default function RunScreen() {
+  const { id = '' } = useParams();
+  const run = useRun(id);
+  return (
+    <ConfigProvider theme={runTheme}>
+      <UnitsProvider usual={run.batch?.snapshot.inputs.workshop.units ?? 'mm'}>
+        <main className="run">
+          {run.batch ? (
+            <Running run={run} batch={run.batch} />
+          ) : run.error ? (
+            <NotThere error={run.error} />
+          ) : (
+            <p>One moment…</p>
+          )}
+        </main>
+      </UnitsProvider>
+    </ConfigProvider>
+  );
+}
+
+function NotThere({ error }: { error: unknown }) {
+  return (
+    <div className="run-note">
+      <p>{sentenceOf(error)}</p>
+      <Link to="/">To the Bench</Link>
+    </div>
+  );
+}
+
+function Running({ run, batch }: { run: Run; batch: NonNullable<Run['batch']> }) {
+  const { plan } = batch.snapshot;
+  const [part] = plan.parts;
+  const [school, setSchool] = useState<BatchingSchool>(plan.schools.batching);
+  const [chosen, choose] = useState<{ piece: number; stepId: string } | null>(null);
+  const now = useNow(1_000);
+  const awake = useWakeLock();
+  if (!run.progress) return null;
+  const next = nextAction(part.steps, run.progress, school, now);
+  const piece = chosen?.piece ?? (next.kind === 'finished' ? 1 : next.piece);
+  const state = run.progress.pieces[piece - 1];
+  const step = chosen
+    ? part.steps.find((s) => s.id === chosen.stepId)
+    : next.kind === 'finished'
+      ? undefined
+      : next.step;
+  return (
+    <>
+      <header className="run-head">
+        <Link to={`/batches/${batch.id}/time`} className="run-back">
+          ← {batch.name}
+        </Link>
+        <b className="run-piece">
+          piece {piece} of {batch.pieces}
+        </b>
+        <Segmented<BatchingSchool>
+          aria-label="Batch goes"
+          value={school}
+          onChange={(value) => {
+            setSchool(value);
+            choose(null);
+          }}
+          options={[
+            { value: 'by-operation', label: 'by operation' },
+            { value: 'by-piece', label: 'piece by piece' },
+          ]}
+        />
+        <Connection connection={run.connection} pending={run.pending} awake={awake} />
+      </header>
+      <PieceRow
+        pieces={run.progress.pieces}
+        steps={part.steps}
+        current={piece}
+        onChoose={(p, stepId) => choose({ piece: p, stepId })}
+      />
+      {chosen === null && next.kind === 'wait' && (
+        <Waiting
+          next={next}
+          now={now}
+          timeZone={batch.snapshot.inputs.workshop.hours.timeZone}
+          onOpen={() => choose({ piece: next.piece, stepId: next.step.id })}
+        />
+      )}
+      {chosen === null && next.kind === 'finished' && (
+        <div className="run-note">
+          <h1>Every piece is done.</h1>
+          <Link className="run-go" to={`/batches/${batch.id}/twins`}>
+            Are they twins?
+          </Link>
+        </div>
+      )}
+      {step && state && (chosen !== null || next.kind === 'do') && (
+        <StepWork
+          key={`${piece}/${step.id}`}
+          batch={batch}
+          part={part}
+          step={step}
+          state={state}
+          readings={run.progress.readings.filter((r) => r.piece === piece)}
+          findings={run.findings}
+          now={now}
+          record={(body) => run.record(piece, body)}
+          onLeave={() => choose(null)}
+          onStep={(stepId) => choose({ piece, stepId })}
+        />
+      )}
+    </>
+  );
+}

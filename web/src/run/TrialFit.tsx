@@ -1,0 +1,32 @@
+import type { PieceProgress, RunEventBody, Step } from '@compas/core';
+import { useState } from 'react';
+
+interface TrialFitProps {
+  step: Step;
+  state: PieceProgress;
+  record: (body: RunEventBody) => Promise<void>;
+}
+
+/** Does it fit? And if not yet, what is left to remove. */
+export function TrialFit({ step, state, record }: TrialFitProps) {
+  const [note, setNote] = useState('');
+  const tried = state.tried.get(step.id);
+  const say = (fits: boolean) =>
+    void record({ kind: 'tried', stepId: step.id, fits, note: note.trim() }).then(() => setNote(''));
+  return (
+    <div className="run-fit">
+      <div>
+        <button type="button" className="run-quiet" aria-pressed={tried === true} onClick={() => say(true)}>
+          It fits
+        </button>
+        <button type="button" className="run-quiet" aria-pressed={tried === false} onClick={() => say(false)}>
+          Not yet
+        </button>
+      </div>
+      <label>
+        What is left to remove
+        <input value={note} maxLength={500} onChange={(e) => setNote(e.target.value)} />
+      </label>
+    </div>
+  );
+}

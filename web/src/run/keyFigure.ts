@@ -1,0 +1,36 @@
+import type { PartPlan, Station, Step } from '@compas/core';
+
+/** The one number of a step. */
+export type KeyFigure = { label: string; mm: number } | { label: string; text: string };
+
+/**
+ * The figure that is read from a metre and a half away in this step.
+ * @param station the station that is measured next, if any
+ */
+export function keyFigure(step: Step, part: PartPlan, station: Station | undefined): KeyFigure {
+  if (station)
+    return {
+      label: `${station.label}, should be`,
+      mm: step.against === 'cut' ? station.cutTo : station.finished,
+    };
+  const drilling = part.drilling.find((d) => step.id === `drill.${d.id}`);
+  if (drilling) return { label: 'tape at', mm: drilling.tapeAt };
+  switch (step.id) {
+    case 'saw':
+      return { label: 'blank, square', mm: part.blank.section };
+    case 'centres':
+      return { label: 'gauge lines at', mm: part.blank.section / 2 };
+    case 'rough':
+      return { label: 'round to', mm: part.largestDiameter + 1 };
+    case 'mark':
+      return { label: 'notches', text: String(part.layout.marks.length) };
+    case 'sand':
+      return { label: 'grits', text: part.ladder.map((g) => g.abrasive.grit).join(' ') };
+    case 'mount':
+      return { label: 'at the drive', text: part.mount.headstock };
+    default:
+      return step.speed === null
+        ? { label: 'about', text: `${Math.round(step.minutes * 10) / 10} min` }
+        : { label: 'speed', text: step.speed };
+  }
+}

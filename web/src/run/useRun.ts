@@ -1,0 +1,134 @@
+import {
+  contradictions,
+  progressOf,
+  type BatchProgress,
+  type Finding,
+  type RunEvent,
+  type RunEventBody,
+} from '@compas/core';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { ask } from '../api/client.js';
+import { ApiProblem } from '../api/problem.js';
+import type { BatchDetail } from '../api/queries.js';
+import {
+  deviceId,
+  enqueue,
+  flush,
+  nextSequence,
+  queued,
+  randomId,
+  recallBatch,
+  rememberBatch,
+  type Sent,
+} from './eventQueue.js';
+
+export interface Run {
+  batch: BatchDetail | undefined;
+  error: unknown;
+  progress: BatchProgress | null;
+  findings: Finding[];
+  /** events that the server does not have yet */
+  pending: number;
+  connection: Sent;
+  record: (piece: number, body: RunEventBody) => Promise<void>;
+}
+
+const RETRY_MS = 5_000;
+
+/** The batch from the server, or as it was last seen when there is no connection. */
+async function fetchBatch(id: string): Promise<BatchDetail> {
+  try {
+    const batch = await ask('get', '/api/batches/{id}', { params: { path: { id } } });
+    await rememberBatch(batch);
+    return batch;
+  } catch (error) {
+    const known =
+      error instanceof ApiProblem && error.status < 500 ? undefined : await recallBatch<BatchDetail>(id);
+    if (known) return known;
+    throw error;
+  }
+}
+
+/** A batch at the lathe: what the server knows and what this device has recorded since. */
+export function useRun(id: string): Run {
+  const client = useQueryClient();
+  const query = useQuery({
+    queryKey: ['run', id],
+    queryFn: () => fetchBatch(id),
+    networkMode: 'always',
+    retry: false,
+  });
+  const [waiting, setWaiting] = useState<RunEvent[]>([]);
+  const [connection, setConnection] = useState<Sent>('all sent');
+  const sending = useRef(false);
+  const refresh = useCallback(async () => setWaiting(await queued(id)), [id]);
+
+  const send = useCallback(async () => {
+    if (sending.current) return;
+    sending.current = true;
+    const had = (await queued(id)).length;
+    const result = await flush(id);
+    sending.current = false;
+    setConnection(result);
+    if (result === 'all sent' && had > 0) {
+      await client.invalidateQueries({ queryKey: ['run', id] });
+      await client.invalidateQueries({ queryKey: ['batches'] });
+    }
+    await refresh();
+  }, [id, client, refresh]);
+
+  useEffect(() => {
+    void refresh().then(send);
+    const timer = setInterval(() => void send(), RETRY_MS);
+    const onOnline = () => void send();
+    window.addEventListener('online', onOnline);
+    return () => {
+      clearInterval(timer);
+      window.removeEventListener('online', onOnline);
+    };
+  }, [refresh, send]);
+
+  const planVersion = query.data?.planVersion ?? 1;
+  const record = useCallback(
+    async (piece: number, body: RunEventBody) => {
+      const event: RunEvent = {
+        id: randomId(),
+        piece,
+        at: new Date().toISOString(),
+        device: deviceId(),
+        sequence: await nextSequence(),
+        planVersion,
+        body,
+      };
+      await enqueue(id, event);
+      await refresh();
+      void send();
+    },
+    [id, planVersion, refresh, send],
+  );
+
+  const events = useMemo(() => merged(query.data?.events ?? [], waiting), [query.data, waiting]);
+  const progress = useMemo(
+    () => (query.data ? progressOf(query.data.pieces, events) : null),
+    [query.data, events],
+  );
+  const findings = useMemo(
+    () => (query.data ? contradictions(query.data.snapshot.plan.parts[0].steps, events) : []),
+    [query.data, events],
+  );
+  return {
+    batch: query.data,
+    error: query.error,
+    progress,
+    findings,
+    pending: waiting.length,
+    connection,
+    record,
+  };
+}
+
+function merged(known: readonly RunEvent[], waiting: readonly RunEvent[]): RunEvent[] {
+  const ids = new Set(known.map((e) => e.id));
+  return [...known, ...waiting.filter((e) => !ids.has(e.id))];
+}

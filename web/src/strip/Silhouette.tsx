@@ -1,0 +1,43 @@
+import { outlineOf, type PatternBody } from '@compas/core';
+import { materialById } from '@compas/core';
+import { frameFor } from './frame.js';
+import { edgePath, halfPath } from './paths.js';
+import { TONES } from './tones.js';
+
+/** A pattern's silhouette at a scale shared by the whole shelf, standing on its reference end. */
+export function Silhouette({ body, scale, name }: { body: PatternBody; scale: number; name: string }) {
+  const [part] = body.parts;
+  const outline = outlineOf(part.turnings[0]);
+  const radius = Math.max(2, ...outline.segments.flatMap((s) => [s.r0, s.r1])) * 1.15;
+  const base = frameFor({
+    width: 0,
+    length: outline.length,
+    largestRadius: radius,
+    before: 0,
+    after: 0,
+    headstockEnd: 'reference',
+    tallest: 0,
+  });
+  const axis = radius * scale;
+  const frame = {
+    ...base,
+    scale,
+    axis,
+    at: (x: number) => (outline.length - x) * scale + 1,
+    up: (r: number) => axis - r * scale,
+  };
+  const tone = TONES[materialById(part.materialId)?.tone ?? 'honey'];
+  const width = outline.length * scale + 2;
+  return (
+    <svg width={2 * axis} height={width} role="img" aria-label={`Silhouette of ${name}`}>
+      <g transform={`translate(${2 * axis} 0) rotate(90)`}>
+        {([1, -1] as const).map((side) => (
+          <g key={side}>
+            <path d={halfPath(outline, frame, side)} fill={tone.outside} />
+            <path d={edgePath(outline.segments, frame, side)} className="strip-edge" />
+          </g>
+        ))}
+      </g>
+    </svg>
+  );
+}

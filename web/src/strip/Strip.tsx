@@ -1,0 +1,173 @@
+import { boreAt, extremes, radiusAt, type Hole, type Outline, type Tone } from '@compas/core';
+import { useId, useMemo, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
+import { FrameContext, frameFor, type Frame } from './frame.js';
+import { edgePath, halfPath, holePath } from './paths.js';
+import { Readout } from './Readout.js';
+import { Ruler } from './Ruler.js';
+import { TONES } from './tones.js';
+import { useWidth } from './useWidth.js';
+import './strip.css';
+
+interface StripProps {
+  outline: Outline;
+  holes: readonly Hole[];
+  tone: Tone;
+  headstockEnd: 'reference' | 'far';
+  /** waste between headstock and part, and between part and tailstock, mm */
+  before?: number;
+  after?: number;
+  /** largest radius any layer needs, mm */
+  largestRadius?: number;
+  rpm?: number | null;
+  selected?: string | null;
+  onSelect?: (elementId: string) => void;
+  tallest?: number;
+  /** drawn under the work */
+  behind?: ReactNode;
+  /** drawn over the work */
+  children?: ReactNode;
+}
+
+/** The work lying on the lathe: outside above the axis, section with its holes below. */
+export function Strip(props: StripProps) {
+  const {
+    outline,
+    holes,
+    tone,
+    headstockEnd,
+    before = 0,
+    after = 0,
+    rpm = null,
+    selected = null,
+    onSelect,
+    tallest = 300,
+  } = props;
+  const { ref, width } = useWidth<HTMLDivElement>();
+  const [cursor, setCursor] = useState<number | null>(null);
+  const stoutest = Math.max(1, extremes(outline, 0, outline.length).largest.diameter);
+  const largest = props.largestRadius ?? Math.max(5, stoutest / 2);
+  const frame = useMemo(
+    () =>
+      frameFor({
+        width,
+        length: outline.length,
+        largestRadius: largest,
+        before,
+        after,
+        headstockEnd,
+        tallest,
+      }),
+    [width, outline.length, largest, before, after, headstockEnd, tallest],
+  );
+  const tint = TONES[tone];
+  const fade = useId();
+  const move = (event: PointerEvent<SVGSVGElement>) => setCursor(xUnder(event, frame));
+  const onKeyDown = (event: KeyboardEvent) => {
+    const step = (event.shiftKey ? 5 : 1) * (headstockEnd === 'reference' ? 1 : -1);
+    if (event.key !== 'ArrowLeft' && event.key !== 'ArrowRight') return;
+    event.preventDefault();
+    setCursor((x) => clamp((x ?? 0) + (event.key === 'ArrowRight' ? step : -step), outline.length));
+  };
+  return (
+    <div className="strip" ref={ref}>
+      <svg
+        width={frame.width}
+        height={frame.height}
+        role="slider"
+        aria-label="The work on the lathe, headstock left. Arrow keys move the reading."
+        aria-valuemin={0}
+        aria-valuemax={Math.round(outline.length)}
+        aria-valuenow={Math.round(cursor ?? 0)}
+        tabIndex={0}
+        onPointerMove={move}
+        onPointerLeave={() => setCursor(null)}
+        onKeyDown={onKeyDown}
+      >
+        <defs>
+          <linearGradient id={fade} x1="0" y1="0" x2="0" y2="1">
+            <stop offset="0" stopColor="#fff" stopOpacity="0.35" />
+            <stop offset="0.55" stopColor="#fff" stopOpacity="0" />
+            <stop offset="1" stopColor="#000" stopOpacity="0.18" />
+          </linearGradient>
+        </defs>
+        <FrameContext value={frame}>
+          {props.behind}
+          <path d={halfPath(outline, frame, 1)} fill={tint.outside} />
+          <path d={halfPath(outline, frame, 1)} fill={`url(#${fade})`} />
+          <path d={halfPath(outline, frame, -1)} fill={tint.section} />
+          {holes.map((hole) => (
+            <path key={hole.id} d={holePath(hole, outline.length, frame)} className="strip-hole" />
+          ))}
+          <path d={edgePath(outline.segments, frame, 1)} className="strip-edge" />
+          <path d={edgePath(outline.segments, frame, -1)} className="strip-edge" />
+          {selected !== null && <Selection outline={outline} frame={frame} elementId={selected} />}
+          {onSelect && <Targets outline={outline} frame={frame} onSelect={onSelect} />}
+          <line x1={10} x2={frame.width - 10} y1={frame.axis} y2={frame.axis} className="strip-axis" />
+          <Ruler />
+          {props.children}
+          {cursor !== null && (
+            <line
+              x1={frame.at(cursor)}
+              x2={frame.at(cursor)}
+              y1={8}
+              y2={frame.height - 26}
+              className="strip-cursor"
+            />
+          )}
+        </FrameContext>
+      </svg>
+      <Readout
+        x={cursor}
+        diameter={cursor === null ? 0 : 2 * radiusAt(outline, cursor)}
+        bore={cursor === null ? 0 : 2 * boreAt(holes, outline, cursor)}
+        stoutest={stoutest}
+        rpm={rpm}
+      />
+    </div>
+  );
+}
+
+const clamp = (x: number, length: number) => Math.min(length, Math.max(0, x));
+function xUnder(event: PointerEvent<SVGSVGElement>, frame: Frame): number | null {
+  const px = event.clientX - event.currentTarget.getBoundingClientRect().left;
+  const left = frame.at(0);
+  const right = frame.at(frame.length);
+  const share = (px - left) / (right - left);
+  return share < 0 || share > 1 ? null : share * frame.length;
+}
+
+function Selection({ outline, frame, elementId }: { outline: Outline; frame: Frame; elementId: string }) {
+  const own = outline.segments.filter((s) => s.elementId === elementId);
+  return ([1, -1] as const).map((side) => (
+    <path key={side} d={edgePath(own, frame, side)} className="strip-selected" />
+  ));
+}
+
+/** Each element can be chosen on the drawing. */
+function Targets({
+  outline,
+  frame,
+  onSelect,
+}: {
+  outline: Outline;
+  frame: Frame;
+  onSelect: (id: string) => void;
+}) {
+  return outline.spans.map((span) => {
+    const a = frame.at(span.x0);
+    const b = frame.at(span.x1);
+    const width = Math.max(8, Math.abs(b - a));
+    return (
+      <rect
+        key={span.element.id}
+        x={(a + b) / 2 - width / 2}
+        y={20}
+        width={width}
+        height={frame.height - 60}
+        fill="transparent"
+        cursor="pointer"
+        onClick={() => onSelect(span.element.id)}
+      />
+    );
+  });
+}

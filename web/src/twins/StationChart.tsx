@@ -1,0 +1,118 @@
+import { formatLength, MM_PER_INCH, type InspectedPiece, type StationSpread } from '@compas/core';
+import { LineChart } from 'echarts/charts';
+import { GridComponent, MarkAreaComponent, MarkLineComponent, TooltipComponent } from 'echarts/components';
+import { init, use } from 'echarts/core';
+import { SVGRenderer } from 'echarts/renderers';
+import { useEffect, useRef } from 'react';
+import { useUnits } from '../ui/units.js';
+
+use([LineChart, GridComponent, TooltipComponent, MarkAreaComponent, MarkLineComponent, SVGRenderer]);
+
+const SHAPE = { good: 'circle', fat: 'triangle', thin: 'rect' };
+const SHADE = { good: '#17695c', fat: '#8a6414', thin: '#a3211b' };
+
+/** One station's readings in the order of making, with the tolerance as a band. */
+export default function StationChart({
+  spread,
+  pieces,
+}: {
+  spread: StationSpread;
+  pieces: readonly InspectedPiece[];
+}) {
+  const { units } = useUnits();
+  const ref = useRef<HTMLDivElement>(null);
+  const { station, trend } = spread;
+  useEffect(() => {
+    if (!ref.current) return;
+    const chart = init(ref.current, null, { renderer: 'svg' });
+    chart.setOption(optionsFor(spread, pieces, units));
+    const observer = new ResizeObserver(() => chart.resize());
+    observer.observe(ref.current);
+    return () => {
+      observer.disconnect();
+      chart.dispose();
+    };
+  }, [spread, pieces, units]);
+  return (
+    <figure className="twins-chart">
+      <figcaption>
+        <b>{station.label}</b>{' '}
+        <span className="soft">
+          {formatLength(station.finished, units)} ± {formatLength(station.tolerance, units)}
+          {trend.drifts
+            ? `, drifts ${formatLength(trend.slope, 'mm').replace(' mm', '')} mm a piece`
+            : ', steady'}
+        </span>
+      </figcaption>
+      <div
+        ref={ref}
+        style={{ height: 170 }}
+        role="img"
+        aria-label={`Readings of ${station.label} from piece to piece`}
+      />
+    </figure>
+  );
+}
+
+function optionsFor({ station }: StationSpread, pieces: readonly InspectedPiece[], units: string) {
+  const inUnits = (mm: number) =>
+    Number((units === 'mm' ? mm : mm / MM_PER_INCH).toFixed(units === 'mm' ? 2 : 4));
+  const points = pieces.flatMap((p) => {
+    const found = p.rejected ? undefined : p.judgements.find((j) => j.station.id === station.id);
+    return found ? [{ piece: p.piece, mm: found.reading, verdict: found.judgement.verdict }] : [];
+  });
+  const room = Math.max(
+    station.tolerance * 1.3,
+    ...points.map((p) => Math.abs(p.mm - station.finished) * 1.1),
+  );
+  return {
+    animation: false,
+    textStyle: { fontFamily: "'Atkinson Hyperlegible Next Variable', sans-serif", color: '#1c322d' },
+    grid: { left: 58, right: 14, top: 10, bottom: 24 },
+    tooltip: { trigger: 'axis' },
+    xAxis: {
+      type: 'value',
+      min: 0.5,
+      max: pieces.length + 0.5,
+      interval: 1,
+      axisLabel: { formatter: (n: number) => (Number.isInteger(n) ? String(n) : '') },
+      splitLine: { show: false },
+    },
+    yAxis: {
+      type: 'value',
+      min: inUnits(station.finished - room),
+      max: inUnits(station.finished + room),
+      splitNumber: 4,
+      splitLine: { lineStyle: { color: '#dde1da' } },
+    },
+    series: [
+      {
+        type: 'line',
+        lineStyle: { color: '#7d8f88', width: 1 },
+        data: points.map((p) => ({
+          value: [p.piece, inUnits(p.mm)],
+          symbol: SHAPE[p.verdict],
+          symbolSize: 9,
+          itemStyle: { color: SHADE[p.verdict] },
+        })),
+        markArea: {
+          silent: true,
+          itemStyle: { color: '#17695c', opacity: 0.12 },
+          data: [
+            [
+              { yAxis: inUnits(station.finished - station.tolerance) },
+              { yAxis: inUnits(station.finished + station.tolerance) },
+            ],
+          ],
+        },
+        markLine: {
+          silent: true,
+          symbol: 'none',
+          label: { show: false },
+          lineStyle: { color: '#17695c', type: 'dashed' },
+          data: [{ yAxis: inUnits(station.finished) }],
+        },
+      },
+    ],
+  };
+}

@@ -1,0 +1,172 @@
+import { inspectTwins, progressOf, type InspectedPiece, type TwinsVerdict } from '@compas/core';
+import { useQuery } from '@tanstack/react-query';
+import { lazy, Suspense, useMemo } from 'react';
+import { Link, useParams } from 'react-router';
+import { batchQuery, type BatchDetail } from '../api/queries.js';
+import { batchStage } from '../plan/BatchPlan.js';
+import { WorkScreen } from '../plan/WorkScreen.js';
+import { DeviationLayer, ENLARGED } from '../strip/layers.js';
+import { Strip } from '../strip/Strip.js';
+import { Findings } from '../ui/Findings.js';
+import { Length, Say } from '../ui/Length.js';
+import { Trouble } from '../ui/Trouble.js';
+import './twins.css';
+
+const StationChart = lazy(() => import('./StationChart.js'));
+
+/** Are they twins? Deviations over the outline, one chart per station, the verdict in words. */
+export default function TwinsScreen() {
+  const { id = '' } = useParams();
+  const batch = useQuery(batchQuery(id));
+  if (batch.isError) return <Trouble error={batch.error} />;
+  return batch.data ? <Twins batch={batch.data} /> : null;
+}
+
+/** Verdict on what was measured at the step that holds pieces against the finished sizes. */
+function useVerdict(batch: BatchDetail): TwinsVerdict {
+  return useMemo(() => {
+    const [part] = batch.snapshot.plan.parts;
+    const finished = new Set(part.steps.filter((s) => s.against === 'finished').map((s) => s.id));
+    const { pieces, readings } = progressOf(batch.pieces, batch.events);
+    return inspectTwins(
+      part.stations,
+      readings.filter((r) => finished.has(r.stepId)),
+      pieces.map((p) => ({ piece: p.piece, rejected: p.rejected !== null })),
+    );
+  }, [batch]);
+}
+
+function Twins({ batch }: { batch: BatchDetail }) {
+  const { plan } = batch.snapshot;
+  const [part] = plan.parts;
+  const verdict = useVerdict(batch);
+  const measured = verdict.stations.filter((s) => s.count > 0);
+  return (
+    <WorkScreen
+      title={
+        <>
+          <h1>{batch.name}</h1>
+          <span className="soft">for {batch.customer}</span>
+        </>
+      }
+      strip={
+        <Strip
+          outline={part.outline}
+          holes={part.holes}
+          tone={part.material.tone}
+          headstockEnd={part.mount.headstockEnd}
+        >
+          <DeviationLayer verdict={verdict} />
+        </Strip>
+      }
+      stage="twins"
+      findings={plan.findings}
+      to={(stage) => batchStage(batch, stage)}
+      aside={
+        <>
+          <div className="twins-words">
+            {verdict.cause !== null && (
+              <p className="twins-cause">
+                <b>Likely cause.</b> {verdict.cause}
+              </p>
+            )}
+            {verdict.sentences.map((s) => (
+              <p key={s}>
+                <Say text={s} />
+              </p>
+            ))}
+          </div>
+          <Findings findings={plan.findings.filter((f) => f.stage === 'twins')} empty="" />
+        </>
+      }
+    >
+      <div className="column">
+        <p className="twins-verdict" data-state={verdict.state}>
+          <span aria-hidden>
+            {verdict.state === 'twins' ? '✓' : verdict.state === 'not twins' ? '▲' : '·'}
+          </span>{' '}
+          {verdict.headline}
+        </p>
+        {verdict.state === 'unmeasured' && (
+          <p>
+            Measure the pieces <Link to={`/batches/${batch.id}/run`}>at the lathe</Link>; the verdict comes
+            with the first reading.
+          </p>
+        )}
+        {measured.length > 0 && (
+          <>
+            <p className="soft">
+              On the drawing deviations are enlarged {ENLARGED} times; the band is the tolerance.
+            </p>
+            <div className="twins-charts">
+              <Suspense fallback={<p className="soft">Drawing charts…</p>}>
+                {measured.map((spread) => (
+                  <StationChart key={spread.station.id} spread={spread} pieces={verdict.pieces} />
+                ))}
+              </Suspense>
+            </div>
+            <PieceTable verdict={verdict} />
+          </>
+        )}
+      </div>
+    </WorkScreen>
+  );
+}
+
+const VERDICT_WORDS = {
+  good: '✓ good',
+  rework: '▲ rework',
+  scrap: '■ scrap',
+  'odd one out': '● odd one out',
+};
+
+function PieceTable({ verdict }: { verdict: TwinsVerdict }) {
+  return (
+    <div style={{ overflowX: 'auto' }}>
+      <table className="table">
+        <thead>
+          <tr>
+            <th>Piece</th>
+            {verdict.stations.map(({ station }) => (
+              <th key={station.id} className="number">
+                {station.label}
+                <br />
+                <Length mm={station.finished} />
+              </th>
+            ))}
+            <th>Verdict</th>
+          </tr>
+        </thead>
+        <tbody>
+          {verdict.pieces.map((piece) => (
+            <PieceLine key={piece.piece} piece={piece} verdict={verdict} />
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+function PieceLine({ piece, verdict }: { piece: InspectedPiece; verdict: TwinsVerdict }) {
+  return (
+    <tr>
+      <td className="figures">{piece.piece}</td>
+      {verdict.stations.map(({ station }) => {
+        const found = piece.judgements.find((j) => j.station.id === station.id);
+        return (
+          <td key={station.id} className={`number twins-${found?.judgement.verdict ?? 'none'}`}>
+            {found ? <Length mm={found.reading} bare /> : '–'}
+            {found && found.judgement.verdict !== 'good' && ` ${found.judgement.verdict}`}
+          </td>
+        );
+      })}
+      <td>
+        {piece.rejected
+          ? '■ rejected'
+          : piece.verdict === null
+            ? 'not all measured'
+            : VERDICT_WORDS[piece.verdict]}
+      </td>
+    </tr>
+  );
+}

@@ -1,0 +1,55 @@
+import type { Figure } from '@compas/core';
+import { useState } from 'react';
+import { FigureValue } from './FigureValue.js';
+import { Say } from './Length.js';
+
+/** The few figures that decide; each opens its working. */
+export function Figures({ figures }: { figures: readonly Figure[] }) {
+  const [open, setOpen] = useState<string | null>(null);
+  return (
+    <div>
+      {figures.map((figure) => (
+        <div key={figure.id}>
+          <button
+            type="button"
+            className="figure-button"
+            aria-expanded={open === figure.id}
+            onClick={() => setOpen(open === figure.id ? null : figure.id)}
+          >
+            <span className="label">{figure.label}</span>
+            <br />
+            <span className="value">
+              {figure.unit === 'rpm' && figure.value === 0 ? (
+                'by treadle'
+              ) : (
+                <FigureValue value={figure.value} unit={figure.unit} />
+              )}
+            </span>
+          </button>
+          {open === figure.id && <WorkingPanel figure={figure} />}
+        </div>
+      ))}
+    </div>
+  );
+}
+
+function WorkingPanel({ figure: { working } }: { figure: Figure }) {
+  return (
+    <div className="working">
+      <Say text={working.rule} />
+      <dl>
+        {working.inputs.map((input) => (
+          <div key={input.label} style={{ display: 'contents' }}>
+            <dt>{input.label}</dt>
+            <dd>
+              <FigureValue value={input.value} unit={input.unit} />
+            </dd>
+          </div>
+        ))}
+      </dl>
+      <span className="soft">
+        From {working.source}.{working.school ? ` School: ${working.school}.` : ''}
+      </span>
+    </div>
+  );
+}

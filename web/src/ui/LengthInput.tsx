@@ -1,0 +1,97 @@
+import {
+  checkPlausible,
+  dim,
+  editText,
+  MM_PER_INCH,
+  parseLength,
+  type Dimension,
+  type MustFit,
+  type Units,
+} from '@compas/core';
+import { useId, useState, type KeyboardEvent } from 'react';
+import { Say } from './Length.js';
+import { useUnits } from './units.js';
+
+/** One press of an arrow key: a tenth of a millimetre or 1/64 inch; with Shift ten or eight times that. */
+const STEP: Record<Units, [number, number]> = {
+  mm: [0.1, 1],
+  inch: [MM_PER_INCH / 64, MM_PER_INCH / 8],
+  'decimal-inch': [MM_PER_INCH / 1000, MM_PER_INCH / 100],
+};
+
+interface LengthInputProps {
+  label: string;
+  value: Dimension;
+  onChange: (value: Dimension) => void;
+  /** what it must fit: a number that cannot be meant gets a likelier reading proposed */
+  fit?: MustFit;
+  showLabel?: boolean;
+  disabled?: boolean;
+}
+
+/** A length as people type it. Nonsense stays in the field with a sentence; nothing is lost. */
+export function LengthInput({ label, value, onChange, fit, showLabel = false, disabled }: LengthInputProps) {
+  const { units } = useUnits();
+  const [draft, setDraft] = useState<string | null>(null);
+  const [why, setWhy] = useState<string | null>(null);
+  const id = useId();
+  const likely = fit && why === null ? checkPlausible(value, fit) : null;
+
+  const take = () => {
+    if (draft === null) return;
+    const parsed = parseLength(draft, units);
+    if (!parsed.ok) return setWhy(parsed.why);
+    setDraft(null);
+    setWhy(null);
+    if (parsed.dimension.mm !== value.mm || parsed.dimension.typed !== value.typed)
+      onChange(parsed.dimension);
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    if (event.key === 'Enter') take();
+    if (event.key === 'Escape') {
+      setDraft(null);
+      setWhy(null);
+    }
+    if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return;
+    event.preventDefault();
+    const step = STEP[units][event.shiftKey ? 1 : 0] * (event.key === 'ArrowUp' ? 1 : -1);
+    setDraft(null);
+    setWhy(null);
+    onChange(dim(Math.max(0, Number((value.mm + step).toFixed(6)))));
+  };
+  return (
+    <span className="length-input">
+      {showLabel && <label htmlFor={id}>{label}</label>}
+      <input
+        id={id}
+        aria-label={showLabel ? undefined : label}
+        aria-invalid={why !== null}
+        aria-describedby={why !== null ? `${id}-why` : undefined}
+        disabled={disabled}
+        value={draft ?? editText(value, units)}
+        onChange={(event) => setDraft(event.target.value)}
+        onFocus={(event) => event.target.select()}
+        onBlur={take}
+        onKeyDown={onKeyDown}
+      />
+      {why !== null && (
+        <span className="why" id={`${id}-why`} role="alert">
+          {why}
+        </span>
+      )}
+      {value.correction && (
+        <span className="soft" title={value.correction.reason}>
+          entered as {value.correction.raw}
+        </span>
+      )}
+      {likely && (
+        <span className="likely" role="status">
+          <Say text={`Is it ⟦${likely.likely.mm}⟧? ${likely.reason}.`} />{' '}
+          <button type="button" onClick={() => onChange(likely.likely)}>
+            Take it
+          </button>
+        </span>
+      )}
+    </span>
+  );
+}

@@ -1,0 +1,120 @@
+import type { Dimension } from '@compas/core';
+import { Button, Input, InputNumber, Select } from 'antd';
+import { randomId } from '../run/eventQueue.js';
+import { LengthInput } from '../ui/LengthInput.js';
+import type { Column, EquipmentKind } from './columns.js';
+
+interface EquipmentTableProps<T> {
+  kind: EquipmentKind<T>;
+  items: readonly T[];
+  onChange: (items: T[]) => void;
+}
+
+/** One list of what the workshop owns, every field edited in place. */
+export function EquipmentTable<T extends { id: string }>({ kind, items, onChange }: EquipmentTableProps<T>) {
+  const change = (item: T) => onChange(items.map((i) => (i.id === item.id ? item : i)));
+  return (
+    <section className="equipment">
+      <div className="row spread">
+        <h2>{kind.title}</h2>
+        <Button onClick={() => onChange([...items, kind.fresh(randomId().slice(0, 8))])}>
+          + add a {kind.one}
+        </Button>
+      </div>
+      {items.length === 0 && <p className="soft">None yet.</p>}
+      {items.length > 0 && (
+        <table className="table">
+          <thead>
+            <tr>
+              {kind.columns.map((c) => (
+                <th key={c.key}>{c.label}</th>
+              ))}
+              <th aria-label="Take away" />
+            </tr>
+          </thead>
+          <tbody>
+            {items.map((item, row) => (
+              <tr key={item.id}>
+                {kind.columns.map((column) => (
+                  <td key={column.key}>
+                    <Cell
+                      item={item}
+                      column={column}
+                      label={`${kind.one} ${row + 1}, ${column.label}`}
+                      onChange={change}
+                    />
+                  </td>
+                ))}
+                <td>
+                  <Button
+                    type="text"
+                    aria-label={`Take ${kind.one} ${row + 1} away`}
+                    onClick={() => onChange(items.filter((i) => i.id !== item.id))}
+                  >
+                    ✕
+                  </Button>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </section>
+  );
+}
+
+interface CellProps<T> {
+  item: T;
+  column: Column<T>;
+  label: string;
+  onChange: (item: T) => void;
+}
+
+function Cell<T extends { id: string }>({ item, column, label, onChange }: CellProps<T>) {
+  const value = item[column.key];
+  const set = (next: string | number | Dimension | undefined) => onChange({ ...item, [column.key]: next });
+  switch (column.kind) {
+    case 'text':
+      return (
+        <Input
+          aria-label={label}
+          value={String(value ?? '')}
+          maxLength={80}
+          style={{ width: column.wide ? 230 : 120 }}
+          onChange={(e) => set(e.target.value)}
+        />
+      );
+    case 'length':
+      return <LengthInput label={label} value={{ mm: Number(value ?? 0) }} onChange={({ mm }) => set(mm)} />;
+    case 'dimension':
+      return value === undefined ? (
+        <Button size="small" onClick={() => set({ mm: 20 })}>
+          set
+        </Button>
+      ) : (
+        <LengthInput label={label} value={value as Dimension} onChange={set} />
+      );
+    case 'number':
+      return (
+        <InputNumber
+          aria-label={label}
+          value={Number(value)}
+          min={1}
+          precision={0}
+          suffix={column.unit}
+          onChange={(n) => n !== null && set(n)}
+          style={{ width: 130 }}
+        />
+      );
+    case 'choice':
+      return (
+        <Select
+          aria-label={label}
+          value={String(value)}
+          style={{ width: 160 }}
+          onChange={set}
+          options={column.choices.map((c) => ({ value: c, label: c }))}
+        />
+      );
+  }
+}

@@ -1,0 +1,163 @@
+import type { Allowances, Workshop } from '@compas/core';
+import { Button, Input, InputNumber, Select, TimePicker } from 'antd';
+import dayjs from 'dayjs';
+import { LengthInput } from '../ui/LengthInput.js';
+
+interface SectionProps {
+  workshop: Workshop;
+  onChange: (workshop: Workshop) => void;
+}
+
+const ALLOWANCE_WORDS: Record<keyof Allowances, string> = {
+  skim: 'Skim, on the diameter',
+  centring: 'Centring error',
+  wasteDrive: 'Waste at the drive',
+  wasteTail: 'Waste at the tail',
+  parting: 'Parting, per piece',
+  leastWall: 'Thinnest wall round a hole',
+  holeRoom: 'Room at the bottom of a hole',
+};
+
+/** Habits: units, schools, allowances. */
+export function HabitsSection({ workshop, onChange }: SectionProps) {
+  const { allowances, schools, speedBand } = workshop;
+  return (
+    <section className="equipment column">
+      <h2>Habits</h2>
+      <div className="row fields">
+        <label>
+          Lengths are read in
+          <Select
+            aria-label="Lengths are read in"
+            value={workshop.units}
+            style={{ width: 180 }}
+            onChange={(units) => onChange({ ...workshop, units })}
+            options={[
+              { value: 'mm', label: 'millimetres' },
+              { value: 'inch', label: 'inch fractions' },
+              { value: 'decimal-inch', label: 'decimal inches' },
+            ]}
+          />
+        </label>
+        <label>
+          Speed school
+          <Select
+            aria-label="Speed school"
+            value={schools.speed}
+            style={{ width: 200 }}
+            onChange={(speed) => onChange({ ...workshop, schools: { ...schools, speed } })}
+            options={[
+              { value: 'rpm-diameter', label: 'rpm × diameter' },
+              { value: 'surface-speed', label: 'surface speed' },
+            ]}
+          />
+        </label>
+        <label>
+          A batch goes
+          <Select
+            aria-label="A batch goes"
+            value={schools.batching}
+            style={{ width: 180 }}
+            onChange={(batching) => onChange({ ...workshop, schools: { ...schools, batching } })}
+            options={[
+              { value: 'by-operation', label: 'by operation' },
+              { value: 'by-piece', label: 'piece by piece' },
+            ]}
+          />
+        </label>
+        {(['low', 'high'] as const).map((end) => (
+          <label key={end}>
+            rpm × mm, {end} end
+            <InputNumber
+              value={speedBand[end]}
+              min={1000}
+              max={2_000_000}
+              step={5000}
+              style={{ width: 140 }}
+              onChange={(n) => n !== null && onChange({ ...workshop, speedBand: { ...speedBand, [end]: n } })}
+            />
+          </label>
+        ))}
+      </div>
+      <div className="row fields">
+        {(Object.keys(ALLOWANCE_WORDS) as (keyof Allowances)[]).map((key) => (
+          <LengthInput
+            key={key}
+            label={ALLOWANCE_WORDS[key]}
+            showLabel
+            value={{ mm: allowances[key] }}
+            onChange={({ mm }) => onChange({ ...workshop, allowances: { ...allowances, [key]: mm } })}
+          />
+        ))}
+      </div>
+    </section>
+  );
+}
+
+const DAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
+const CLOCK = 'HH:mm';
+const toClock = (minutes: number) => dayjs().startOf('day').add(minutes, 'minute');
+const toMinutes = (at: dayjs.Dayjs) => at.hour() * 60 + at.minute();
+
+/** Working hours by weekday; a day can have several spans. */
+export function HoursSection({ workshop, onChange }: SectionProps) {
+  const { hours } = workshop;
+  const setWindows = (windows: typeof hours.windows) =>
+    onChange({ ...workshop, hours: { ...hours, windows } });
+  return (
+    <section className="equipment column">
+      <h2>Working hours</h2>
+      <label className="fields">
+        Time zone
+        <Input
+          value={hours.timeZone}
+          style={{ width: 240 }}
+          maxLength={60}
+          onChange={(e) => onChange({ ...workshop, hours: { ...hours, timeZone: e.target.value } })}
+        />
+      </label>
+      {DAYS.map((day, i) => {
+        const weekday = i + 1;
+        return (
+          <div key={day} className="row">
+            <span style={{ width: 110 }}>{day}</span>
+            {hours.windows.map((w, index) =>
+              w.weekday !== weekday ? null : (
+                <span key={index} className="row" style={{ gap: 4 }}>
+                  <TimePicker.RangePicker
+                    format={CLOCK}
+                    minuteStep={5}
+                    allowClear={false}
+                    value={[toClock(w.from), toClock(w.to)]}
+                    onChange={(range) => {
+                      const [from, to] = range ?? [];
+                      if (from && to)
+                        setWindows(
+                          hours.windows.map((x, j) =>
+                            j === index ? { ...x, from: toMinutes(from), to: toMinutes(to) } : x,
+                          ),
+                        );
+                    }}
+                  />
+                  <Button
+                    type="text"
+                    aria-label={`Take away a span on ${day}`}
+                    onClick={() => setWindows(hours.windows.filter((_, j) => j !== index))}
+                  >
+                    ✕
+                  </Button>
+                </span>
+              ),
+            )}
+            <Button
+              size="small"
+              onClick={() => setWindows([...hours.windows, { weekday, from: 480, to: 720 }])}
+            >
+              + span
+            </Button>
+          </div>
+        );
+      })}
+    </section>
+  );
+}

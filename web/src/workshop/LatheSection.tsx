@@ -1,0 +1,119 @@
+import type { Drive, Workshop } from '@compas/core';
+import { Input, InputNumber, Select } from 'antd';
+import { LengthInput } from '../ui/LengthInput.js';
+
+interface SectionProps {
+  workshop: Workshop;
+  onChange: (workshop: Workshop) => void;
+}
+
+const FRESH_DRIVE: Record<Drive['kind'], Drive> = {
+  pulleys: { kind: 'pulleys', speeds: [500, 900, 1400, 2000, 2800] },
+  range: { kind: 'range', slowest: 500, fastest: 3200 },
+  treadle: { kind: 'treadle' },
+};
+
+/** The lathe: what turns it, what fits on it. */
+export function LatheSection({ workshop, onChange }: SectionProps) {
+  const { lathe } = workshop;
+  const set = (change: Partial<Workshop['lathe']>) =>
+    onChange({ ...workshop, lathe: { ...lathe, ...change } });
+  return (
+    <section className="equipment column">
+      <h2>Lathe</h2>
+      <div className="row fields">
+        <label>
+          Name
+          <Input value={lathe.name} maxLength={80} onChange={(e) => set({ name: e.target.value })} />
+        </label>
+        <label>
+          Driven by
+          <Select
+            aria-label="Driven by"
+            value={lathe.drive.kind}
+            style={{ width: 220 }}
+            onChange={(kind) => set({ drive: FRESH_DRIVE[kind] })}
+            options={[
+              { value: 'pulleys', label: 'motor with belt steps' },
+              { value: 'range', label: 'motor, any speed in a range' },
+              { value: 'treadle', label: 'treadle or pole' },
+            ]}
+          />
+        </label>
+        <DriveFields drive={lathe.drive} onChange={(drive) => set({ drive })} />
+      </div>
+      <div className="row fields">
+        <LengthInput
+          label="Swing over the bed (diameter)"
+          showLabel
+          value={{ mm: lathe.swing }}
+          onChange={({ mm }) => set({ swing: mm })}
+        />
+        <LengthInput
+          label="Between centres"
+          showLabel
+          value={{ mm: lathe.betweenCentres }}
+          onChange={({ mm }) => set({ betweenCentres: mm })}
+        />
+        <label>
+          Spindle thread
+          <Input
+            value={lathe.spindleThread}
+            maxLength={40}
+            onChange={(e) => set({ spindleThread: e.target.value })}
+          />
+        </label>
+        <label>
+          Taper
+          <Input value={lathe.taper} maxLength={40} onChange={(e) => set({ taper: e.target.value })} />
+        </label>
+      </div>
+    </section>
+  );
+}
+
+function DriveFields({ drive, onChange }: { drive: Drive; onChange: (drive: Drive) => void }) {
+  if (drive.kind === 'treadle') return <span className="soft">Plans leave speeds out.</span>;
+  if (drive.kind === 'range')
+    return (
+      <>
+        <label>
+          Slowest, rpm
+          <InputNumber
+            value={drive.slowest}
+            min={1}
+            max={20_000}
+            onChange={(slowest) => slowest !== null && onChange({ ...drive, slowest })}
+          />
+        </label>
+        <label>
+          Fastest, rpm
+          <InputNumber
+            value={drive.fastest}
+            min={1}
+            max={20_000}
+            onChange={(fastest) => fastest !== null && onChange({ ...drive, fastest })}
+          />
+        </label>
+      </>
+    );
+  return (
+    <label>
+      Speeds, rpm
+      <Input
+        key={drive.speeds.join()}
+        defaultValue={drive.speeds.join(' ')}
+        style={{ width: 260 }}
+        onBlur={(e) =>
+          onChange({
+            kind: 'pulleys',
+            speeds: e.target.value
+              .split(/[^\d.]+/)
+              .map(Number)
+              .filter((n) => n > 0),
+          })
+        }
+      />
+    </label>
+  );
+}

@@ -1,0 +1,78 @@
+import { useQuery } from '@tanstack/react-query';
+import { Button, Select, Typography } from 'antd';
+import { useState } from 'react';
+import {
+  inviteMember,
+  membersQuery,
+  removeMember,
+  sessionQuery,
+  useChange,
+  type Member,
+} from '../api/queries.js';
+import { Trouble } from '../ui/Trouble.js';
+
+const ROLE_WORDS: Record<Member['role'], string> = {
+  owner: 'owner, may change the workshop',
+  maker: 'maker, plans and turns',
+};
+
+/** Who works here; a link shown once lets another person in. */
+export function MembersSection() {
+  const members = useQuery(membersQuery);
+  const session = useQuery(sessionQuery);
+  const [role, setRole] = useState<Member['role']>('maker');
+  const invite = useChange(inviteMember);
+  const remove = useChange(removeMember, 'members');
+  return (
+    <section className="equipment column">
+      <h2>Members</h2>
+      <table className="table">
+        <tbody>
+          {members.data?.map((member) => (
+            <tr key={member.id}>
+              <td>{member.name}</td>
+              <td className="soft">{member.email}</td>
+              <td>{ROLE_WORDS[member.role]}</td>
+              <td>
+                {member.id !== session.data?.userId && (
+                  <Button
+                    type="text"
+                    aria-label={`Take ${member.name} out`}
+                    onClick={() => remove.mutate(member.id)}
+                  >
+                    ✕
+                  </Button>
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <div className="row">
+        <Select
+          aria-label="Invite as"
+          value={role}
+          style={{ width: 280 }}
+          onChange={setRole}
+          options={(Object.keys(ROLE_WORDS) as Member['role'][]).map((r) => ({
+            value: r,
+            label: ROLE_WORDS[r],
+          }))}
+        />
+        <Button onClick={() => invite.mutate(role)} loading={invite.isPending}>
+          Make a link
+        </Button>
+      </div>
+      <Trouble error={invite.error ?? remove.error} />
+      {invite.data && (
+        <p className="sheet">
+          Give this link to one person. It works once, for seven days, and is not shown again:
+          <br />
+          <Typography.Text copyable code>
+            {`${location.origin}/join/${invite.data.token}`}
+          </Typography.Text>
+        </p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,78 @@
+import { nextAction, progressOf, type PlanInputs, type Workshop } from '@compas/core';
+import { useQueries, useQuery } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { Link } from 'react-router';
+import { batchesQuery, batchQuery, kitsQuery, type BatchDetail } from '../api/queries.js';
+import { Say } from '../ui/Length.js';
+import { planning } from '../workers/usePlan.js';
+
+/** What every open plan would do otherwise with the workshop as it stands on this screen. */
+export function OpenPlans({ workshop }: { workshop: Workshop }) {
+  const batches = useQuery(batchesQuery);
+  const kits = useQuery(kitsQuery);
+  const open = batches.data?.filter((b) => !b.putAway && b.next.kind !== 'finished') ?? [];
+  const details = useQueries({ queries: open.map((b) => batchQuery(b.id)) });
+  const loaded = details.flatMap((d) => (d.data ? [d.data] : []));
+  const [differences, setDifferences] = useState<Map<string, string[]>>(new Map());
+  const key = loaded.map((b) => `${b.id}/${b.planVersion}`).join();
+  useEffect(() => {
+    if (!kits.data || loaded.length === 0) return;
+    let current = true;
+    const asked = loaded.map((b) => ({ plan: b.snapshot.plan, now: inputsNow(b, workshop, kits.data) }));
+    void planning()
+      .differences(asked)
+      .then((found) => current && setDifferences(new Map(loaded.map((b, i) => [b.id, found[i] ?? []]))));
+    return () => {
+      current = false;
+    };
+    // the batches themselves are new objects at each render; their ids and versions tell when they differ
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [workshop, kits.data, key]);
+  return (
+    <div>
+      <h2>Open plans</h2>
+      {loaded.length === 0 && <p className="soft">No open plan depends on the workshop now.</p>}
+      {loaded.map((batch) => (
+        <div key={batch.id} className="finding" style={{ gridTemplateColumns: '1fr' }}>
+          <Link to={`/batches/${batch.id}/stock`}>{batch.name}</Link>
+          <OneDifference words={differences.get(batch.id)} left={stepsLeft(batch)} />
+        </div>
+      ))}
+    </div>
+  );
+}
+
+function OneDifference({ words, left }: { words: string[] | undefined; left: string }) {
+  if (words === undefined) return null;
+  if (words.length === 0) return <span className="soft">Goes on as planned. {left}</span>;
+  return (
+    <ul style={{ margin: 0, paddingLeft: 18 }}>
+      {words.map((w) => (
+        <li key={w}>
+          <Say text={w} />
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+const inputsNow = (
+  batch: BatchDetail,
+  workshop: Workshop,
+  kits: PlanInputs['stock']['kits'],
+): PlanInputs => ({
+  ...batch.snapshot.inputs,
+  workshop,
+  stock: { kits },
+});
+
+function stepsLeft(batch: BatchDetail): string {
+  const { plan } = batch.snapshot;
+  const next = nextAction(
+    plan.parts[0].steps,
+    progressOf(batch.pieces, batch.events),
+    plan.schools.batching,
+    Date.now(),
+  );
+  return next.kind === 'finished' ? '' : `Next: ${next.step.title}.`;
+}

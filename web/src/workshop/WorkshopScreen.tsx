@@ -1,0 +1,227 @@
+import { checkWorkshop, type Workshop } from '@compas/core';
+import { useQuery } from '@tanstack/react-query';
+import { App, Button, Input } from 'antd';
+import { useState, type ReactNode } from 'react';
+import { NavLink, useParams } from 'react-router';
+import { saveWorkshop, sessionQuery, useChange, workshopQuery, type WorkshopDetail } from '../api/queries.js';
+import { Trouble } from '../ui/Trouble.js';
+import {
+  abrasiveKind,
+  bitKind,
+  centreKind,
+  chuckKind,
+  finishKind,
+  gaugeKind,
+  glueKind,
+  jawsKind,
+  mandrelKind,
+  toolKind,
+} from './columns.js';
+import { EquipmentTable } from './EquipmentTable.js';
+import { HabitsSection, HoursSection } from './HabitsSection.js';
+import { KitsSection } from './KitsSection.js';
+import { LatheSection } from './LatheSection.js';
+import { MembersSection } from './MembersSection.js';
+import { MINIMUM } from './minimum.js';
+import { OpenPlans } from './OpenPlans.js';
+import './workshop.css';
+
+interface SectionProps {
+  workshop: Workshop;
+  onChange: (workshop: Workshop) => void;
+}
+
+/** What the workshop owns; planning chooses from it. */
+export default function WorkshopScreen() {
+  const workshop = useQuery(workshopQuery);
+  if (workshop.isError) return <Trouble error={workshop.error} />;
+  if (!workshop.data) return null;
+  return <Editing key={workshop.data.id + String(workshop.data.version)} kept={workshop.data} />;
+}
+
+const SECTIONS: { path: string; word: string; body: (props: SectionProps) => ReactNode }[] = [
+  { path: 'lathe', word: 'Lathe', body: (p) => <LatheSection {...p} /> },
+  { path: 'holding', word: 'Holding', body: (p) => <Holding {...p} /> },
+  {
+    path: 'bits',
+    word: 'Bits',
+    body: ({ workshop, onChange }) => (
+      <EquipmentTable
+        kind={bitKind}
+        items={workshop.bits}
+        onChange={(bits) => onChange({ ...workshop, bits })}
+      />
+    ),
+  },
+  {
+    path: 'gauges',
+    word: 'Gauges',
+    body: ({ workshop, onChange }) => (
+      <EquipmentTable
+        kind={gaugeKind}
+        items={workshop.gauges}
+        onChange={(gauges) => onChange({ ...workshop, gauges })}
+      />
+    ),
+  },
+  {
+    path: 'tools',
+    word: 'Tools',
+    body: ({ workshop, onChange }) => (
+      <EquipmentTable
+        kind={toolKind}
+        items={workshop.tools}
+        onChange={(tools) => onChange({ ...workshop, tools })}
+      />
+    ),
+  },
+  { path: 'surface', word: 'Abrasive, finish, glue', body: (p) => <Surface {...p} /> },
+  { path: 'kits', word: 'Hardware kits', body: () => <KitsSection /> },
+  { path: 'hours', word: 'Hours', body: (p) => <HoursSection {...p} /> },
+  { path: 'habits', word: 'Habits', body: (p) => <HabitsSection {...p} /> },
+  { path: 'members', word: 'Members', body: () => <MembersSection /> },
+];
+
+function Editing({ kept }: { kept: WorkshopDetail }) {
+  const [workshop, setWorkshop] = useState(kept.body);
+  const [name, setName] = useState(kept.name);
+  const save = useChange(saveWorkshop, 'workshop', 'session');
+  const session = useQuery(sessionQuery);
+  const { message } = App.useApp();
+  const { section } = useParams();
+  const here = SECTIONS.find((s) => s.path === section) ?? SECTIONS[0];
+  const changed = name !== kept.name || JSON.stringify(workshop) !== JSON.stringify(kept.body);
+  const problems = checkWorkshop(workshop);
+  const owner = session.data?.workshops.find((w) => w.id === kept.id)?.role === 'owner';
+  return (
+    <div className="column">
+      <div className="row spread">
+        <Input
+          variant="borderless"
+          aria-label="Name of the workshop"
+          value={name}
+          maxLength={80}
+          disabled={!owner}
+          onChange={(e) => setName(e.target.value)}
+          style={{ fontSize: 26, fontWeight: 650, width: 460, paddingLeft: 0 }}
+        />
+        {owner ? (
+          <span className="row">
+            {changed && <Button onClick={() => setWorkshop(kept.body)}>Take changes back</Button>}
+            <Button
+              type="primary"
+              disabled={!changed || problems.length > 0}
+              loading={save.isPending}
+              onClick={() =>
+                save.mutate(
+                  { name, body: workshop, basedOn: kept.version },
+                  { onSuccess: () => void message.success('Saved.') },
+                )
+              }
+            >
+              Save the workshop
+            </Button>
+          </span>
+        ) : (
+          <span className="soft">Only an owner can change the workshop.</span>
+        )}
+      </div>
+      <Trouble error={save.error} />
+      {problems.map((p) => (
+        <p key={p.field + p.why} role="alert" style={{ color: '#a3211b' }}>
+          ■ {p.why}
+        </p>
+      ))}
+      <Minimum workshop={workshop} onChange={setWorkshop} />
+      <div className="shop">
+        <nav className="shop-nav" aria-label="Parts of the workshop">
+          {SECTIONS.map((s) => (
+            <NavLink
+              key={s.path}
+              to={`/workshop/${s.path}`}
+              aria-current={s === here ? 'page' : undefined}
+              className={s === here ? 'active' : ''}
+            >
+              {s.word}
+            </NavLink>
+          ))}
+        </nav>
+        <div>{here?.body({ workshop, onChange: setWorkshop })}</div>
+        <aside>
+          <OpenPlans workshop={workshop} />
+        </aside>
+      </div>
+    </div>
+  );
+}
+
+/** What a new workshop still lacks, each with the usual thing to begin with. */
+function Minimum({ workshop, onChange }: SectionProps) {
+  const lacking = MINIMUM.filter((need) => !need.met(workshop));
+  if (lacking.length === 0) return null;
+  return (
+    <section className="sheet minimum">
+      <h2>To plan a first batch the workshop still needs</h2>
+      <ul>
+        {lacking.map((need) => (
+          <li key={need.id} className="row spread">
+            {need.words}
+            <Button onClick={() => onChange(need.usual(workshop))}>Add the usual</Button>
+          </li>
+        ))}
+      </ul>
+      <Button type="primary" onClick={() => onChange(lacking.reduce((w, need) => need.usual(w), workshop))}>
+        Add all of it
+      </Button>
+    </section>
+  );
+}
+
+function Holding({ workshop, onChange }: SectionProps) {
+  const setChucks = (chucks: Workshop['chucks']) => onChange({ ...workshop, chucks });
+  return (
+    <>
+      <EquipmentTable
+        kind={centreKind}
+        items={workshop.centres}
+        onChange={(centres) => onChange({ ...workshop, centres })}
+      />
+      <EquipmentTable
+        kind={mandrelKind}
+        items={workshop.mandrels}
+        onChange={(mandrels) => onChange({ ...workshop, mandrels })}
+      />
+      <EquipmentTable kind={chuckKind} items={workshop.chucks} onChange={setChucks} />
+      {workshop.chucks.map((chuck) => (
+        <EquipmentTable
+          key={chuck.id}
+          kind={{ ...jawsKind, title: `Jaws of ${chuck.name}` }}
+          items={chuck.jaws}
+          onChange={(jaws) => setChucks(workshop.chucks.map((c) => (c.id === chuck.id ? { ...c, jaws } : c)))}
+        />
+      ))}
+    </>
+  );
+}
+
+function Surface({ workshop, onChange }: SectionProps) {
+  return (
+    <>
+      <EquipmentTable
+        kind={abrasiveKind}
+        items={workshop.abrasives}
+        onChange={(abrasives) => onChange({ ...workshop, abrasives })}
+      />
+      <EquipmentTable
+        kind={finishKind}
+        items={workshop.finishes}
+        onChange={(finishes) => onChange({ ...workshop, finishes })}
+      />
+      <EquipmentTable
+        kind={glueKind}
+        items={workshop.glues}
+        onChange={(glues) => onChange({ ...workshop, glues })}
+      />
+    </>
+  );
+}

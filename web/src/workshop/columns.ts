@@ -1,0 +1,142 @@
+import type { Abrasive, Bit, Centre, Chuck, Finish, Gauge, Glue, Jaws, Mandrel, Tool } from '@compas/core';
+
+/** How a column of an equipment list is edited. Plain lengths are in mm. */
+export type Column<T> =
+  | { key: keyof T & string; label: string; kind: 'text'; wide?: boolean }
+  | { key: keyof T & string; label: string; kind: 'length' }
+  | { key: keyof T & string; label: string; kind: 'dimension' }
+  | { key: keyof T & string; label: string; kind: 'number'; unit?: string }
+  | { key: keyof T & string; label: string; kind: 'choice'; choices: readonly string[] };
+
+/** A list of equipment: what it is called, its columns, and what a new entry begins as. */
+export interface EquipmentKind<T> {
+  title: string;
+  one: string;
+  columns: Column<T>[];
+  fresh: (id: string) => T;
+}
+
+const name = { key: 'name', label: 'Name', kind: 'text', wide: true } as const;
+
+export const centreKind: EquipmentKind<Centre> = {
+  title: 'Centres',
+  one: 'centre',
+  columns: [
+    name,
+    { key: 'kind', label: 'Kind', kind: 'choice', choices: ['spur', 'ring', 'stepped', 'live'] },
+    { key: 'diameter', label: 'Diameter', kind: 'length' },
+  ],
+  fresh: (id) => ({ id, name: 'Centre', kind: 'live', diameter: 20 }),
+};
+
+export const chuckKind: EquipmentKind<Chuck> = {
+  title: 'Chucks',
+  one: 'chuck',
+  columns: [name, { key: 'fastest', label: 'Fastest', kind: 'number', unit: 'rpm' }],
+  fresh: (id) => ({ id, name: 'Chuck', fastest: 2500, jaws: [] }),
+};
+
+export const jawsKind: EquipmentKind<Jaws> = {
+  title: 'Jaws',
+  one: 'set of jaws',
+  columns: [
+    name,
+    { key: 'gripLeast', label: 'Closed', kind: 'length' },
+    { key: 'gripBest', label: 'Best grip', kind: 'length' },
+    { key: 'gripMost', label: 'Widest', kind: 'length' },
+    { key: 'depth', label: 'Depth', kind: 'length' },
+  ],
+  fresh: (id) => ({ id, name: 'Jaws', gripLeast: 30, gripBest: 35, gripMost: 50, depth: 14 }),
+};
+
+export const mandrelKind: EquipmentKind<Mandrel> = {
+  title: 'Mandrels',
+  one: 'mandrel',
+  columns: [
+    name,
+    { key: 'takes', label: 'Takes thread', kind: 'text' },
+    { key: 'reach', label: 'Stands out', kind: 'length' },
+  ],
+  fresh: (id) => ({ id, name: 'Mandrel', takes: 'M8', reach: 35 }),
+};
+
+export const bitKind: EquipmentKind<Bit> = {
+  title: 'Bits',
+  one: 'bit',
+  columns: [
+    { key: 'diameter', label: 'Diameter', kind: 'dimension' },
+    { key: 'kind', label: 'Kind', kind: 'choice', choices: ['twist', 'brad point', 'flat-bottomed'] },
+    { key: 'length', label: 'Reaches', kind: 'length' },
+  ],
+  fresh: (id) => ({ id, kind: 'brad point', diameter: { mm: 10 }, length: 90 }),
+};
+
+export const gaugeKind: EquipmentKind<Gauge> = {
+  title: 'Gauges and callipers',
+  one: 'gauge',
+  columns: [
+    name,
+    { key: 'kind', label: 'Kind', kind: 'choice', choices: ['slot', 'calliper'] },
+    { key: 'size', label: 'Size of a slot', kind: 'dimension' },
+  ],
+  fresh: (id) => ({ id, name: 'Slot', kind: 'slot', size: { mm: 20 } }),
+};
+
+export const toolKind: EquipmentKind<Tool> = {
+  title: 'Turning tools',
+  one: 'tool',
+  columns: [
+    name,
+    {
+      key: 'kind',
+      label: 'Kind',
+      kind: 'choice',
+      choices: ['roughing gouge', 'spindle gouge', 'skew', 'parting tool', 'scraper'],
+    },
+    { key: 'width', label: 'Width', kind: 'length' },
+    { key: 'nose', label: 'Radius of the nose', kind: 'length' },
+  ],
+  fresh: (id) => ({ id, name: 'Spindle gouge', kind: 'spindle gouge', width: 10, nose: 4 }),
+};
+
+export const abrasiveKind: EquipmentKind<Abrasive> = {
+  title: 'Abrasives',
+  one: 'grit',
+  columns: [
+    { key: 'grit', label: 'Grit', kind: 'number' },
+    { key: 'scale', label: 'Scale', kind: 'choice', choices: ['P', 'CAMI'] },
+  ],
+  fresh: (id) => ({ id, grit: 240, scale: 'P' }),
+};
+
+export const finishKind: EquipmentKind<Finish> = {
+  title: 'Finishes',
+  one: 'finish',
+  columns: [
+    name,
+    {
+      key: 'kind',
+      label: 'Kind',
+      kind: 'choice',
+      choices: ['friction polish', 'oil', 'lacquer', 'wax', 'burnish'],
+    },
+    { key: 'coats', label: 'Coats', kind: 'number' },
+  ],
+  fresh: (id) => ({ id, name: 'Wax', kind: 'wax', coats: 1 }),
+};
+
+export const glueKind: EquipmentKind<Glue> = {
+  title: 'Glues',
+  one: 'glue',
+  columns: [
+    name,
+    {
+      key: 'kind',
+      label: 'Kind',
+      kind: 'choice',
+      choices: ['epoxy', 'cyanoacrylate', 'wood glue', 'foaming'],
+    },
+    { key: 'cureMinutes', label: 'Cures in', kind: 'number', unit: 'min' },
+  ],
+  fresh: (id) => ({ id, name: 'Epoxy', kind: 'epoxy', cureMinutes: 720 }),
+};

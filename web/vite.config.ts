@@ -1,0 +1,34 @@
+import react from '@vitejs/plugin-react';
+import { defineConfig } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
+
+const API = process.env['COMPAS_API'] ?? 'http://127.0.0.1:4600';
+
+export default defineConfig({
+  plugins: [
+    react(),
+    // the run screen opens without the network: the application itself is kept by the browser
+    VitePWA({
+      registerType: 'autoUpdate',
+      injectRegister: null,
+      manifest: {
+        name: 'Compas',
+        short_name: 'Compas',
+        display: 'standalone',
+        background_color: '#16211e',
+        theme_color: '#16211e',
+        icons: [],
+      },
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,woff2}'],
+        maximumFileSizeToCacheInBytes: 4_000_000,
+        navigateFallback: '/index.html',
+        navigateFallbackDenylist: [/^\/api\//],
+      },
+    }),
+  ],
+  resolve: { conditions: ['source', 'module', 'browser', 'development|production'] },
+  worker: { format: 'es' },
+  server: { proxy: { '/api': API } },
+  build: { chunkSizeWarningLimit: 1200 },
+});
