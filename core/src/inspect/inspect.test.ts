@@ -19,7 +19,7 @@ describe('judge', () => {
       words: '⟦0.8⟧ fat: 2 light passes, measure before the last.',
     });
     expect(judge(30.3, station('collar', 30, { tolerance: 0.1 }), 'finished').words).toBe(
-      '⟦0.3⟧ fat: one light pass.',
+      '⟦~0.3⟧ fat: one light pass.',
     );
     expect(judge(29.8, station('foot', 30, { tolerance: 0.1, mating: true }), 'finished').words).toContain(
       'will not meet',

@@ -1,4 +1,4 @@
-import { len } from '../measure/index.js';
+import { fine, len } from '../measure/index.js';
 import type { Judgement, Station } from './station.js';
 
 /** Floating point must not reject a piece that lies on its limit. */
@@ -15,7 +15,8 @@ const LIGHT_PASS = 0.4;
 export function judge(mm: number, station: Station, against: 'cut' | 'finished'): Judgement {
   const wanted = against === 'cut' ? station.cutTo : station.finished;
   const deviation = mm - wanted;
-  if (deviation > station.tolerance + SLACK) return { verdict: 'fat', deviation, words: fatWords(deviation) };
+  if (deviation > station.tolerance + SLACK)
+    return { verdict: 'fat', deviation, words: fatWords(deviation, station) };
   if (deviation < -station.tolerance - SLACK)
     return { verdict: 'thin', deviation, words: thinWords(deviation, station, against) };
   return {
@@ -25,15 +26,19 @@ export function judge(mm: number, station: Station, against: 'cut' | 'finished')
   };
 }
 
-function fatWords(deviation: number): string {
+/** Where a tenth matters a deviation is said to the hundredth. */
+const amount = (mm: number, station: Station): string => (station.tolerance <= 0.2 ? fine(mm) : len(mm));
+
+function fatWords(deviation: number, station: Station): string {
   const passes = Math.ceil((deviation - SLACK) / LIGHT_PASS);
-  if (passes <= 1) return `${len(deviation)} fat: one light pass.`;
-  if (passes <= 3) return `${len(deviation)} fat: ${passes} light passes, measure before the last.`;
-  return `${len(deviation)} fat: part down again to size first.`;
+  if (passes <= 1) return `${amount(deviation, station)} fat: one light pass.`;
+  if (passes <= 3)
+    return `${amount(deviation, station)} fat: ${passes} light passes, measure before the last.`;
+  return `${amount(deviation, station)} fat: part down again to size first.`;
 }
 
 function thinWords(deviation: number, station: Station, against: 'cut' | 'finished'): string {
-  const by = len(-deviation);
+  const by = amount(-deviation, station);
   if (station.mating)
     return `${by} thin: it will not meet its hardware. Reject it, or keep it for a smaller base.`;
   if (against === 'cut' && -deviation <= station.cutTo - station.finished + station.tolerance + SLACK)
@@ -41,4 +46,5 @@ function thinWords(deviation: number, station: Station, against: 'cut' | 'finish
   return `${by} thin: accept it as the odd one out, or reject it.`;
 }
 
-export const signed = (mm: number): string => `${mm < 0 ? '−' : '+'}${len(Math.abs(mm))}`;
+/** A deviation with its sign, to a hundredth. */
+export const signed = (mm: number): string => `${mm < 0 ? '−' : '+'}${fine(Math.abs(mm))}`;

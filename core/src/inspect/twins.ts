@@ -1,4 +1,4 @@
-import { len } from '../measure/index.js';
+import { fine } from '../measure/index.js';
 import { judge, signed } from './judge.js';
 import type { Judgement, Station } from './station.js';
 import { trendOf, type Trend } from './trend.js';
@@ -170,10 +170,10 @@ function pieceSentences(pieces: readonly InspectedPiece[]): string[] {
 function spreadSentence({ station, count, mean, deviation, trend }: StationSpread): string[] {
   if (count < 2) return [];
   const drift = trend.drifts
-    ? ` It ${trend.slope > 0 ? 'grows' : 'shrinks'} by ${len(Math.abs(trend.slope))} from piece to piece.`
+    ? ` It ${trend.slope > 0 ? 'grows' : 'shrinks'} by ${fine(Math.abs(trend.slope))} from piece to piece.`
     : '';
   return [
-    `${station.label}: on average ${signed(mean - station.finished)}, spread ${len(deviation)}.${drift}`,
+    `${station.label}: on average ${signed(mean - station.finished)}, spread ${fine(deviation)}.${drift}`,
   ];
 }
 

@@ -64,6 +64,10 @@ export function formatLength(mm: number, units: Units): string {
   return `${sign}${body}"${parts.error === null ? '' : ` (${parts.error})`}`;
 }
 
+/** A small difference: mm to 0.01, or thousandths of an inch, which callipers show alike. */
+export const formatFine = (mm: number, units: Units): string =>
+  units === 'mm' ? `${fixed(mm, 2)} mm` : `${fixed(mm / MM_PER_INCH, 3)}"`;
+
 /**
  * Text for an input field: what was typed, as long as it still reads as the same length in these
  * units; else the length to full precision, so that typing it again changes nothing.

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import {
   checkPlausible,
   editText,
+  fine,
   formatLength,
   len,
   minutesInWords,
@@ -132,7 +133,9 @@ describe('sentences', () => {
     const sentence = `Part down to ${len(15.875)} here`;
     expect(speak(sentence, 'mm')).toBe('Part down to 15.9 mm here');
     expect(speak(sentence, 'inch')).toBe('Part down to 5/8" here');
-    expect(sentenceParts(sentence)).toEqual(['Part down to ', 15.875, ' here']);
+    expect(speak(`${fine(0.034)} fat`, 'mm')).toBe('0.03 mm fat');
+    expect(speak(`${fine(0.254)} fat`, 'inch')).toBe('0.010" fat');
+    expect(sentenceParts(sentence)).toEqual(['Part down to ', { mm: 15.875, fine: false }, ' here']);
   });
 });
 

@@ -1,23 +1,38 @@
 import type { Units } from './dimension.js';
-import { formatLength } from './formatLength.js';
+import { formatFine, formatLength } from './formatLength.js';
 
 /**
- * Sentences that contain lengths carry them as marks, ⟦16.2⟧ in mm, so that one sentence can be
- * read in every unit. `len` writes a mark, `speak` reads the sentence out in units, `sentenceParts`
- * gives the pieces for a screen that stacks fractions.
+ * Sentences that contain lengths carry them as marks in mm, ⟦16.2⟧, so that one sentence can be read
+ * in every unit. `len` writes a mark, `fine` one that is read to a hundredth of a millimetre (for
+ * deviations and spreads), `speak` reads the sentence out, `sentenceParts` gives the pieces for a
+ * screen that stacks fractions.
  */
 export const len = (mm: number): string => `⟦${String(Number(mm.toFixed(4)))}⟧`;
+export const fine = (mm: number): string => `⟦~${String(Number(mm.toFixed(4)))}⟧`;
 
-const MARK = /⟦(-?[\d.]+(?:e-?\d+)?)⟧/g;
+const MARK = /⟦(~?)(-?[\d.]+(?:e-?\d+)?)⟧/g;
+
+/** A length within a sentence. */
+export interface SpokenLength {
+  mm: number;
+  fine: boolean;
+}
 
 /** The sentence with every length written out in the given units. */
 export const speak = (sentence: string, units: Units): string =>
-  sentence.replace(MARK, (_, mm: string) => formatLength(Number(mm), units));
+  sentence.replace(MARK, (_, isFine: string, mm: string) =>
+    isFine ? formatFine(Number(mm), units) : formatLength(Number(mm), units),
+  );
 
-/** Words and lengths (mm) of a sentence in order. */
-export function sentenceParts(sentence: string): (string | number)[] {
-  return sentence
-    .split(MARK)
-    .map((part, i) => (i % 2 === 1 ? Number(part) : part))
-    .filter((part) => part !== '');
+/** Words and lengths of a sentence in order. */
+export function sentenceParts(sentence: string): (string | SpokenLength)[] {
+  const parts: (string | SpokenLength)[] = [];
+  let at = 0;
+  for (const match of sentence.matchAll(MARK)) {
+    if (match.index > at) parts.push(sentence.slice(at, match.index));
+    parts.push({ mm: Number(match[2]), fine: match[1] === '~' });
+    at = match.index + match[0].length;
+  }
+  if (at < sentence.length) parts.push(sentence.slice(at));
+  return parts;
 }

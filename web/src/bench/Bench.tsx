@@ -157,7 +157,7 @@ function NextButton({ batch }: { batch: BatchSummary }) {
     <span className="bench-do">
       <Link to={`/batches/${batch.id}/run`}>
         <Button type={batch.next.kind === 'do' ? 'primary' : 'default'} size="large">
-          {batch.stepsDone === 0 ? 'To the lathe' : 'Go on'}
+          {batch.next.kind === 'wait' ? 'Look' : batch.stepsDone === 0 ? 'To the lathe' : 'Go on'}
         </Button>
       </Link>
     </span>

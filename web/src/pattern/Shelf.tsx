@@ -7,21 +7,19 @@ import { sentenceOf } from '../api/problem.js';
 import { Silhouette } from '../strip/Silhouette.js';
 import { Length } from '../ui/Length.js';
 import { Trouble } from '../ui/Trouble.js';
-import { useWidth } from '../strip/useWidth.js';
 import './pattern.css';
 
 /** Pixels for the tallest item on the shelf. */
-const SHELF_HEIGHT = 330;
+const SHELF_HEIGHT = 236;
 
 /** All patterns standing side by side at one scale, so that sizes are seen as they are. */
 export default function Shelf() {
   const patterns = useQuery(patternsQuery);
-  const { ref } = useWidth<HTMLDivElement>();
   if (patterns.isError) return <Trouble error={patterns.error} />;
   if (!patterns.data) return null;
   const tallest = Math.max(50, ...patterns.data.map((p) => outlineOf(p.body.parts[0].turnings[0]).length));
   return (
-    <div className="column" ref={ref}>
+    <div className="column">
       <div className="row spread">
         <h1>Patterns</h1>
         <Link to="/patterns/new">

@@ -15,7 +15,13 @@ export function keyFigure(step: Step, part: PartPlan, station: Station | undefin
     };
   const drilling = part.drilling.find((d) => step.id === `drill.${d.id}`);
   if (drilling) return { label: 'tape at', mm: drilling.tapeAt };
+  const { hardware } = part;
   switch (step.id) {
+    case 'fit':
+    case 'ferrule':
+    case 'assemble':
+      if (hardware) return { label: hardware.needs.mating.label, mm: hardware.needs.mating.diameter };
+      break;
     case 'saw':
       return { label: 'blank, square', mm: part.blank.section };
     case 'centres':
@@ -28,9 +34,7 @@ export function keyFigure(step: Step, part: PartPlan, station: Station | undefin
       return { label: 'grits', text: part.ladder.map((g) => g.abrasive.grit).join(' ') };
     case 'mount':
       return { label: 'at the drive', text: part.mount.headstock };
-    default:
-      return step.speed === null
-        ? { label: 'about', text: `${Math.round(step.minutes * 10) / 10} min` }
-        : { label: 'speed', text: step.speed };
   }
+  if (step.speed !== null) return { label: 'speed', text: step.speed };
+  return { label: 'about', text: `${Math.round(step.minutes * 10) / 10} min` };
 }

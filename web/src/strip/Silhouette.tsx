@@ -3,6 +3,7 @@ import { materialById } from '@compas/core';
 import { frameFor } from './frame.js';
 import { edgePath, halfPath } from './paths.js';
 import { TONES } from './tones.js';
+import './strip.css';
 
 /** A pattern's silhouette at a scale shared by the whole shelf, standing on its reference end. */
 export function Silhouette({ body, scale, name }: { body: PatternBody; scale: number; name: string }) {

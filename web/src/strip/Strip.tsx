@@ -40,7 +40,7 @@ export function Strip(props: StripProps) {
     rpm = null,
     selected = null,
     onSelect,
-    tallest = 300,
+    tallest = 236,
   } = props;
   const { ref, width } = useWidth<HTMLDivElement>();
   const [cursor, setCursor] = useState<number | null>(null);
@@ -98,8 +98,8 @@ export function Strip(props: StripProps) {
           {holes.map((hole) => (
             <path key={hole.id} d={holePath(hole, outline.length, frame)} className="strip-hole" />
           ))}
-          <path d={edgePath(outline.segments, frame, 1)} className="strip-edge" />
-          <path d={edgePath(outline.segments, frame, -1)} className="strip-edge" />
+          <path d={halfPath(outline, frame, 1)} className="strip-edge" />
+          <path d={halfPath(outline, frame, -1)} className="strip-edge" />
           {selected !== null && <Selection outline={outline} frame={frame} elementId={selected} />}
           {onSelect && <Targets outline={outline} frame={frame} onSelect={onSelect} />}
           <line x1={10} x2={frame.width - 10} y1={frame.axis} y2={frame.axis} className="strip-axis" />

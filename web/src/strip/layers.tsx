@@ -52,11 +52,8 @@ export function DrillLayer({ operations }: { operations: readonly DrillOperation
     const end = tape + direction * 46;
     return (
       <g key={o.id}>
-        <rect
-          x={Math.min(point, end)}
-          y={frame.axis + 2}
-          width={Math.abs(end - point)}
-          height={Math.max(2, radius - 4)}
+        <path
+          d={`M${end},${frame.axis} V${frame.axis + radius - 2} H${frame.at(mouth - outward * o.toShoulder)} L${point},${frame.axis} Z`}
           className="bit"
         />
         <rect
@@ -244,8 +241,8 @@ export function DeviationLayer({ verdict }: { verdict: TwinsVerdict }) {
       {verdict.stations.map(({ station }) => (
         <g key={station.id}>
           <rect
-            x={frame.at(station.x) - 9}
-            width={18}
+            x={frame.at(station.x) - 20}
+            width={40}
             y={frame.up(station.finished / 2 + station.tolerance * ENLARGED * 0.5)}
             height={station.tolerance * ENLARGED * frame.scale}
             className="tolerance"
@@ -256,9 +253,9 @@ export function DeviationLayer({ verdict }: { verdict: TwinsVerdict }) {
         piece.judgements.map(({ station, judgement }) => (
           <circle
             key={`${piece.piece}/${station.id}`}
-            cx={frame.at(station.x) + (piece.piece % 2 === 0 ? 3 : -3)}
+            cx={frame.at(station.x) + ((piece.piece - 0.5) / verdict.pieces.length - 0.5) * 34}
             cy={frame.up(station.finished / 2 + (judgement.deviation / 2) * ENLARGED)}
-            r={3}
+            r={2.6}
             className={`deviation ${judgement.verdict}`}
           />
         )),

@@ -70,19 +70,13 @@ function optionsFor({ station }: StationSpread, pieces: readonly InspectedPiece[
     textStyle: { fontFamily: "'Atkinson Hyperlegible Next Variable', sans-serif", color: '#1c322d' },
     grid: { left: 58, right: 14, top: 10, bottom: 24 },
     tooltip: { trigger: 'axis' },
-    xAxis: {
-      type: 'value',
-      min: 0.5,
-      max: pieces.length + 0.5,
-      interval: 1,
-      axisLabel: { formatter: (n: number) => (Number.isInteger(n) ? String(n) : '') },
-      splitLine: { show: false },
-    },
+    xAxis: { type: 'category', data: pieces.map((p) => String(p.piece)), axisTick: { show: false } },
     yAxis: {
       type: 'value',
       min: inUnits(station.finished - room),
       max: inUnits(station.finished + room),
-      splitNumber: 4,
+      splitNumber: 3,
+      axisLabel: { showMinLabel: false, showMaxLabel: false },
       splitLine: { lineStyle: { color: '#dde1da' } },
     },
     series: [
@@ -90,7 +84,7 @@ function optionsFor({ station }: StationSpread, pieces: readonly InspectedPiece[
         type: 'line',
         lineStyle: { color: '#7d8f88', width: 1 },
         data: points.map((p) => ({
-          value: [p.piece, inUnits(p.mm)],
+          value: [String(p.piece), inUnits(p.mm)],
           symbol: SHAPE[p.verdict],
           symbolSize: 9,
           itemStyle: { color: SHADE[p.verdict] },

@@ -9,9 +9,9 @@ export function FigureValue({ value, unit }: { value: number | string; unit?: Fi
   const digits = Math.abs(value) >= 100 || Number.isInteger(value) ? 0 : Math.abs(value) >= 10 ? 1 : 2;
   const names: Partial<Record<FigureUnit, string>> = { cm3: 'cm³', cm2: 'cm²' };
   return (
-    <span className="figures">
-      {value.toFixed(digits)}
-      {unit ? ` ${names[unit] ?? unit}` : ''}
+    <span className="length">
+      <span className="figures">{value.toFixed(digits)}</span>
+      {unit ? `\u202f${names[unit] ?? unit}` : ''}
     </span>
   );
 }

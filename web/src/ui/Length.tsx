@@ -1,4 +1,4 @@
-import { lengthParts, sentenceParts, type Units } from '@compas/core';
+import { formatFine, lengthParts, sentenceParts, type Units } from '@compas/core';
 import { Fragment } from 'react';
 import { useUnits } from './units.js';
 
@@ -11,9 +11,9 @@ function LengthIn({ mm, units, bare }: { mm: number; units: Units; bare: boolean
   const parts = lengthParts(mm, units);
   if (parts.kind === 'decimal')
     return (
-      <span className="figures">
-        {parts.text}
-        {bare ? '' : parts.unit === 'mm' ? ' mm' : '″'}
+      <span className="length">
+        <span className="figures">{parts.text}</span>
+        {bare ? '' : parts.unit === 'mm' ? '\u202fmm' : '″'}
       </span>
     );
   const { whole, numerator, denominator } = parts.fraction;
@@ -33,9 +33,20 @@ function LengthIn({ mm, units, bare }: { mm: number; units: Units; bare: boolean
   );
 }
 
+/** A small difference, to a hundredth of a millimetre or a thousandth of an inch. */
+export function FineLength({ mm }: { mm: number }) {
+  return <span className="length">{formatFine(mm, useUnits().units)}</span>;
+}
+
 /** A sentence of the core with its lengths in the reader's units. */
 export function Say({ text }: { text: string }) {
   return sentenceParts(text).map((part, i) =>
-    typeof part === 'number' ? <Length key={i} mm={part} /> : <Fragment key={i}>{part}</Fragment>,
+    typeof part === 'string' ? (
+      <Fragment key={i}>{part}</Fragment>
+    ) : part.fine ? (
+      <FineLength key={i} mm={part.mm} />
+    ) : (
+      <Length key={i} mm={part.mm} />
+    ),
   );
 }
