@@ -1,7 +1,7 @@
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
 import helmet from 'helmet';
-import { sessions } from './access/session.js';
+import { SessionStore } from './access/session.js';
 import type { Settings } from './database/settings.js';
 import { ProblemFilter } from './edge/problem.filter.js';
 import { sameSite } from './edge/sameSite.js';
@@ -30,7 +30,7 @@ export function configure(app: NestExpressApplication, settings: Settings): void
     }),
   );
   app.use('/api', sameSite);
-  app.use('/api', sessions(settings));
+  app.use('/api', app.get(SessionStore).handler());
   app.useGlobalPipes(validationPipe());
   app.useGlobalFilters(new ProblemFilter());
   SwaggerModule.setup('api/docs', app, () => SwaggerModule.createDocument(app, documentConfig()), {

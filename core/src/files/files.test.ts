@@ -1,16 +1,7 @@
 import { dim } from '../measure/index.js';
 import { exampleInputs } from '../plan/exampleShop.js';
 import { plan } from '../plan/index.js';
-import {
-  batchSheet,
-  CHECK_BAR,
-  MARGIN,
-  minutesInWords,
-  PAPERS,
-  storyStick,
-  type Ink,
-  type Paper,
-} from './index.js';
+import { batchSheet, CHECK_BAR, MARGIN, PAPERS, storyStick, type Ink, type Paper } from './index.js';
 
 const planFor = (length?: number) => {
   const { pattern, workshop, stock, order, schools } = exampleInputs(12);

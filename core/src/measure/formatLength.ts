@@ -76,7 +76,7 @@ export function editText(dimension: Dimension, units: Units): string {
   const { mm, typed } = dimension;
   if (typed !== undefined) {
     const again = parseLength(typed, units);
-    if (again.ok && again.dimension.mm === mm) return typed;
+    if (again.ok && Math.abs(again.dimension.mm - mm) < 1e-9) return typed;
   }
   if (units === 'mm') return trim(mm);
   const { errorMm } = toInchFraction(mm);

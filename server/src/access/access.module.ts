@@ -3,11 +3,12 @@ import { AccessService } from './access.service.js';
 import { AccessStore } from './accessStore.js';
 import { InvitationController } from './invitation.controller.js';
 import { MembersController } from './members.controller.js';
+import { SessionStore } from './session.js';
 import { SessionController } from './session.controller.js';
 
 @Module({
   controllers: [SessionController, MembersController, InvitationController],
-  providers: [AccessService, AccessStore],
+  providers: [AccessService, AccessStore, SessionStore],
   exports: [AccessService, AccessStore],
 })
 export class AccessModule {}

@@ -1,8 +1,10 @@
+import { Inject, Injectable, type OnModuleDestroy } from '@nestjs/common';
 import connectPgSimple from 'connect-pg-simple';
 import session from 'express-session';
 import type { RequestHandler } from 'express';
 import { Pool } from 'pg';
 import type { Settings } from '../database/settings.js';
+import { SETTINGS } from '../database/settings.token.js';
 
 declare module 'express-session' {
   interface SessionData {
@@ -15,19 +17,31 @@ declare module 'express-session' {
 const FOURTEEN_DAYS = 14 * 24 * 3600 * 1000;
 
 /** Cookie sessions kept in PostgreSQL; only ever created by signing in. */
-export function sessions(settings: Settings): RequestHandler {
-  const Store = connectPgSimple(session);
-  return session({
-    name: 'compas.sid',
-    secret: settings.sessionSecret,
-    resave: false,
-    saveUninitialized: false,
-    cookie: { httpOnly: true, sameSite: 'lax', secure: settings.tls !== null, maxAge: FOURTEEN_DAYS },
-    store: new Store({
-      pool: new Pool({ connectionString: settings.databaseUrl, max: 6 }),
-      tableName: 'sessions',
-      // touching would add a durable commit to every request
-      disableTouch: true,
-    }),
-  });
+@Injectable()
+export class SessionStore implements OnModuleDestroy {
+  private readonly pool: Pool;
+  private readonly store: connectPgSimple.PGStore;
+
+  constructor(@Inject(SETTINGS) private readonly settings: Settings) {
+    const Store = connectPgSimple(session);
+    this.pool = new Pool({ connectionString: settings.databaseUrl, max: 6 });
+    // touching would add a durable commit to every request
+    this.store = new Store({ pool: this.pool, tableName: 'sessions', disableTouch: true });
+  }
+
+  handler(): RequestHandler {
+    return session({
+      name: 'compas.sid',
+      secret: this.settings.sessionSecret,
+      resave: false,
+      saveUninitialized: false,
+      cookie: { httpOnly: true, sameSite: 'lax', secure: this.settings.tls !== null, maxAge: FOURTEEN_DAYS },
+      store: this.store,
+    });
+  }
+
+  async onModuleDestroy(): Promise<void> {
+    await this.store.close();
+    await this.pool.end();
+  }
 }

@@ -26,7 +26,7 @@ export function OrderBand({ draft: { order, schools, customer }, workshop, set, 
           min={1}
           max={2000}
           precision={0}
-          style={{ width: 90 }}
+          style={{ width: 80 }}
           onChange={(n) => set('pieces', n === null ? null : String(n))}
         />
       </label>
@@ -36,7 +36,7 @@ export function OrderBand({ draft: { order, schools, customer }, workshop, set, 
           aria-label="For whom"
           defaultValue={customer}
           maxLength={80}
-          style={{ width: 170 }}
+          style={{ width: 150 }}
           onBlur={(e) => set('for', e.target.value || null)}
         />
       </label>
@@ -70,7 +70,7 @@ export function OrderBand({ draft: { order, schools, customer }, workshop, set, 
             ...workshop.finishes.map((f) => ({ value: f.id, label: f.name })),
             { value: NO_FINISH, label: 'from the tool' },
           ]}
-          style={{ width: 160 }}
+          style={{ width: 150 }}
         />
       </label>
       <label>
@@ -83,7 +83,7 @@ export function OrderBand({ draft: { order, schools, customer }, workshop, set, 
             { value: 'rpm-diameter', label: 'rpm × diameter' },
             { value: 'surface-speed', label: 'surface speed' },
           ]}
-          style={{ width: 150 }}
+          style={{ width: 165 }}
         />
       </label>
       <label>

@@ -11,7 +11,7 @@ export function FigureValue({ value, unit }: { value: number | string; unit?: Fi
   return (
     <span className="length">
       <span className="figures">{value.toFixed(digits)}</span>
-      {unit ? `\u202f${names[unit] ?? unit}` : ''}
+      {unit ? `\u00a0${names[unit] ?? unit}` : ''}
     </span>
   );
 }

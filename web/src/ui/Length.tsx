@@ -13,7 +13,7 @@ function LengthIn({ mm, units, bare }: { mm: number; units: Units; bare: boolean
     return (
       <span className="length">
         <span className="figures">{parts.text}</span>
-        {bare ? '' : parts.unit === 'mm' ? '\u202fmm' : '″'}
+        {bare ? '' : parts.unit === 'mm' ? '\u00a0mm' : '″'}
       </span>
     );
   const { whole, numerator, denominator } = parts.fraction;

@@ -1,0 +1,143 @@
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import request from 'supertest';
+import { newOwner, openApp, PASSWORD, visitor } from './app.js';
+
+let app: NestExpressApplication;
+beforeEach(async () => {
+  app = await openApp();
+});
+afterEach(() => app.close());
+
+describe('sign-in', () => {
+  it('opens with the right password, and says the same for a wrong one as for nobody', async () => {
+    const { email } = await newOwner(app);
+    const browser = visitor(app);
+    const wrong = await browser.post('/api/session').send({ email, password: 'something else' }).expect(401);
+    const nobody = await browser
+      .post('/api/session')
+      .send({ email: 'nobody@example.test', password: PASSWORD })
+      .expect(401);
+    expect(wrong.type).toBe('application/problem+json');
+    expect(wrong.body).toEqual(nobody.body);
+    const session = await browser
+      .post('/api/session')
+      .send({ email: email.toUpperCase(), password: PASSWORD })
+      .expect(200);
+    expect(session.body).toMatchObject({
+      userName: 'Ode Tamber',
+      workshops: [{ name: 'Shop', role: 'owner' }],
+    });
+    expect(session.headers['set-cookie']?.[0]).toMatch(/HttpOnly.*SameSite=Lax/);
+    await browser.get('/api/patterns').expect(200);
+    await browser.delete('/api/session').expect(204);
+    await browser.get('/api/patterns').expect(401);
+  });
+
+  it('gives a new session id on sign-in', async () => {
+    const { email } = await newOwner(app);
+    const browser = visitor(app);
+    const cookie = async () =>
+      (await browser.post('/api/session').send({ email, password: PASSWORD })).headers['set-cookie']?.[0];
+    expect(await cookie()).not.toBe(await cookie());
+  });
+
+  it('is limited in tries', async () => {
+    const tries = Array.from({ length: 12 }, () =>
+      visitor(app).post('/api/session').send({ email: 'a@b.test', password: 'x' }),
+    );
+    const statuses = (await Promise.all(tries)).map((r) => r.status);
+    expect(statuses.filter((s) => s === 429).length).toBeGreaterThanOrEqual(2);
+  });
+
+  it('refuses changes without our header or from another origin', async () => {
+    const bare = request(app.getHttpServer());
+    await bare.post('/api/session').send({ email: 'a@b.test', password: 'x' }).expect(403);
+    await bare
+      .post('/api/session')
+      .set('x-compas', '1')
+      .set('origin', 'https://elsewhere.example')
+      .send({ email: 'a@b.test', password: 'x' })
+      .expect(403);
+  });
+
+  it('refuses a second person with the same address, and a short password, with a sentence', async () => {
+    const { email } = await newOwner(app);
+    const body = { name: 'B', email, password: PASSWORD, workshop: 'Other', timeZone: 'UTC', units: 'mm' };
+    const taken = await visitor(app).post('/api/session/account').send(body).expect(409);
+    expect(taken.body.detail).toContain('Sign in instead');
+    const short = await visitor(app)
+      .post('/api/session/account')
+      .send({ ...body, password: 'short' })
+      .expect(400);
+    expect(short.body.errors[0]).toEqual({
+      field: 'password',
+      why: 'Password is too short. Give at least 10 characters.',
+    });
+  });
+});
+
+describe('members', () => {
+  it('come in by a link that works once, as makers who may not change the workshop', async () => {
+    const owner = await newOwner(app);
+    const { token } = (await owner.post('/api/members/invites').send({ role: 'maker' }).expect(201)).body as {
+      token: string;
+    };
+    const maker = visitor(app);
+    expect((await maker.get(`/api/invitations/${token}`).expect(200)).body).toEqual({
+      workshop: 'Shop',
+      role: 'maker',
+    });
+    const person = { name: 'Mo', email: `mo.${Date.now()}@example.test`, password: PASSWORD };
+    await maker.post(`/api/invitations/${token}`).send(person).expect(204);
+    await visitor(app).get(`/api/invitations/${token}`).expect(404);
+    const workshop = (await maker.get('/api/workshop').expect(200)).body as { version: number; body: object };
+    const refused = await maker
+      .put('/api/workshop')
+      .send({ name: 'Mine', basedOn: workshop.version, body: workshop.body })
+      .expect(403);
+    expect(refused.body.detail).toBe('Only an owner of the workshop can do this.');
+    await maker.post('/api/members/invites').send({ role: 'owner' }).expect(403);
+  });
+
+  it('lose their place at once when they are taken out; the last owner stays', async () => {
+    const owner = await newOwner(app);
+    const { token } = (await owner.post('/api/members/invites').send({ role: 'maker' })).body as {
+      token: string;
+    };
+    const maker = visitor(app);
+    await maker
+      .post(`/api/invitations/${token}`)
+      .send({ name: 'Mo', email: `m2.${Date.now()}@example.test`, password: PASSWORD })
+      .expect(204);
+    await maker.get('/api/patterns').expect(200);
+    const members = (await owner.get('/api/members')).body as { id: string; role: string }[];
+    await owner.delete(`/api/members/${members.find((m) => m.role === 'maker')?.id}`).expect(204);
+    await maker.get('/api/patterns').expect(403);
+    await owner.delete(`/api/members/${members.find((m) => m.role === 'owner')?.id}`).expect(409);
+  });
+});
+
+describe('workshop', () => {
+  it('is saved whole or not at all, and two who edit at once are told', async () => {
+    const owner = await newOwner(app);
+    const kept = (await owner.get('/api/workshop')).body as {
+      version: number;
+      body: { lathe: { drive: object } };
+    };
+    const body = structuredClone(kept.body);
+    body.lathe.drive = { kind: 'range', slowest: 3000, fastest: 500 };
+    const wrong = await owner.put('/api/workshop').send({ name: 'Shop', basedOn: 1, body }).expect(422);
+    expect(wrong.body.errors[0].why).toBe('The fastest speed, 500 rpm, is not above the slowest, 3000 rpm.');
+    body.lathe.drive = { kind: 'pulleys', speeds: [500, 900] };
+    await owner.put('/api/workshop').send({ name: 'Shop', basedOn: 1, body }).expect(200);
+    const late = await owner
+      .put('/api/workshop')
+      .send({ name: 'Shop', basedOn: 1, body: kept.body })
+      .expect(409);
+    expect(late.body.detail).toContain('version 2');
+    expect((await owner.get('/api/workshop')).body.body.lathe.drive).toEqual({
+      kind: 'pulleys',
+      speeds: [500, 900],
+    });
+  });
+});

@@ -1,0 +1,78 @@
+import 'reflect-metadata';
+import { randomUUID } from 'node:crypto';
+import { STARTING_FORMS, type PatternBody } from '@compas/core';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import { Test } from '@nestjs/testing';
+import request from 'supertest';
+import { AppModule } from '../src/app.module.js';
+import { configure } from '../src/configure.js';
+import { settingsFromEnvironment } from '../src/database/settings.js';
+
+/** The whole application on real PostgreSQL, spoken to over HTTP. */
+export async function openApp(): Promise<NestExpressApplication> {
+  const settings = { ...settingsFromEnvironment(), webFolder: null };
+  const module = await Test.createTestingModule({ imports: [AppModule.with(settings)] }).compile();
+  const app = module.createNestApplication<NestExpressApplication>({ bodyParser: false, logger: ['error'] });
+  configure(app, settings);
+  await app.init();
+  return app;
+}
+
+/** A browser of its own: keeps its cookie and sends our header. */
+export function visitor(app: NestExpressApplication) {
+  return request.agent(app.getHttpServer()).set('x-compas', '1');
+}
+
+export type Visitor = ReturnType<typeof visitor>;
+
+export const PASSWORD = 'a long enough password';
+
+/** Somebody with a new workshop, signed in. */
+export async function newOwner(app: NestExpressApplication): Promise<Visitor & { email: string }> {
+  const email = `person.${randomUUID()}@example.test`;
+  const browser = visitor(app);
+  const body = {
+    name: 'Ode Tamber',
+    email,
+    password: PASSWORD,
+    workshop: 'Shop',
+    timeZone: 'UTC',
+    units: 'mm',
+  };
+  await browser.post('/api/session/account').send(body).expect(200);
+  return Object.assign(browser, { email });
+}
+
+export const stopper = (): PatternBody => {
+  const form = STARTING_FORMS.find((f) => f.id === 'stopper');
+  if (!form) throw new Error('The stopper form is gone.');
+  return form.body({}, 'maple');
+};
+
+export async function newPattern(
+  browser: Visitor,
+  body: PatternBody = stopper(),
+): Promise<{ id: string; revision: number }> {
+  const answer = await browser.post('/api/patterns').send({ name: 'Stopper', body }).expect(201);
+  return answer.body as { id: string; revision: number };
+}
+
+export const choices = (pieces = 3) => ({
+  pieces,
+  start: '2026-03-02T08:00',
+  due: null,
+  materialId: 'maple',
+  finishId: null,
+  perBlank: 1,
+  mount: null,
+  schools: { speed: 'rpm-diameter', batching: 'by-operation' },
+});
+
+export async function newBatch(browser: Visitor, pieces = 3): Promise<{ id: string }> {
+  const pattern = await newPattern(browser);
+  const answer = await browser
+    .post('/api/batches')
+    .send({ ...choices(pieces), patternId: pattern.id, revision: 1, name: 'Batch', customer: 'Somebody' })
+    .expect(201);
+  return answer.body as { id: string };
+}

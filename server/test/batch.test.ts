@@ -1,0 +1,156 @@
+import { randomUUID } from 'node:crypto';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import type { RunEventBody } from '@compas/core';
+import { choices, newBatch, newOwner, openApp, type Visitor } from './app.js';
+
+let app: NestExpressApplication;
+let owner: Visitor;
+let sequence = 0;
+beforeAll(async () => {
+  app = await openApp();
+  owner = await newOwner(app);
+});
+afterAll(() => app.close());
+
+const event = (body: RunEventBody, piece = 1, id: string = randomUUID()) => ({
+  id,
+  piece,
+  at: new Date(Date.UTC(2026, 2, 2, 8, 0, ++sequence)).toISOString(),
+  device: 'tablet',
+  sequence,
+  planVersion: 1,
+  body,
+});
+const send = (batch: { id: string }, events: object[]) =>
+  owner.post(`/api/batches/${batch.id}/events`).send({ events });
+const done = (stepId: string, piece = 1) => event({ kind: 'done', stepId }, piece);
+
+describe('a batch', () => {
+  it('keeps the plan it was made by, with its inputs', async () => {
+    const batch = await newBatch(owner);
+    const { body } = await owner.get(`/api/batches/${batch.id}`).expect(200);
+    expect(body.snapshot).toMatchObject({
+      schema: 1,
+      inputs: { order: { pieces: 3 } },
+      plan: { parts: [{ blank: { count: 3 } }] },
+    });
+    const steps = body.snapshot.plan.parts[0].steps as { id: string }[];
+    expect(steps[0]?.id).toBe('saw');
+  });
+
+  it('is planned anew as a further version; the first stays as it was', async () => {
+    const batch = await newBatch(owner);
+    const again = await owner
+      .post(`/api/batches/${batch.id}/plans`)
+      .send({ ...choices(), materialId: 'walnut' })
+      .expect(201);
+    expect(again.body).toMatchObject({
+      planVersion: 2,
+      snapshot: { plan: { parts: [{ material: { id: 'walnut' } }] } },
+    });
+    const other = await owner.post(`/api/batches/${batch.id}/plans`).send(choices(5)).expect(422);
+    expect(other.body.detail).toContain('This batch has 3 pieces');
+  });
+
+  it('is refused for a revision that does not exist', async () => {
+    const batch = await newBatch(owner);
+    const { patternId } = (await owner.get(`/api/batches/${batch.id}`)).body as { patternId: string };
+    await owner
+      .post('/api/batches')
+      .send({ ...choices(), patternId, revision: 99, name: 'B', customer: 'C' })
+      .expect(404);
+  });
+});
+
+describe('events', () => {
+  it('are stored once, however often they are sent, and say what is next', async () => {
+    const batch = await newBatch(owner);
+    const events = [done('saw', 1), done('saw', 2)];
+    expect((await send(batch, events).expect(200)).body).toEqual({ stored: 2, known: 0, setAside: [] });
+    expect((await send(batch, [...events, done('saw', 3)]).expect(200)).body).toEqual({
+      stored: 1,
+      known: 2,
+      setAside: [],
+    });
+    const listed = ((await owner.get('/api/batches')).body as { id: string }[]).find(
+      (b) => b.id === batch.id,
+    );
+    expect(listed).toMatchObject({ stepsDone: 3, next: { kind: 'do', piece: 1, step: { id: 'centres' } } });
+  });
+
+  it('come back as they were sent', async () => {
+    const batch = await newBatch(owner);
+    const sent = event({
+      kind: 'measured',
+      stepId: 'measure',
+      stationId: 'start',
+      mm: 31.98,
+      typed: '31.98',
+    });
+    await send(batch, [sent]).expect(200);
+    expect((await owner.get(`/api/batches/${batch.id}`)).body.events).toEqual([sent]);
+  });
+
+  it('that are malformed or of no piece are set aside visibly; the rest is stored', async () => {
+    const batch = await newBatch(owner);
+    const broken = { ...done('saw'), body: { kind: 'done', stepId: 'saw', extra: 1 } };
+    const stranger = done('saw', 17);
+    const answer = (await send(batch, [broken, stranger, done('saw')]).expect(200)).body as {
+      stored: number;
+      setAside: { id: string; why: string }[];
+    };
+    expect(answer.stored).toBe(1);
+    expect(answer.setAside).toEqual([
+      { id: broken.id, why: '"extra" is not a field that is known here.' },
+      { id: stranger.id, why: 'Piece 17 is not in this batch.' },
+    ]);
+    expect((await owner.get(`/api/batches/${batch.id}`)).body.setAside).toHaveLength(2);
+  });
+
+  it('are limited in number at a time', async () => {
+    const batch = await newBatch(owner);
+    const many = Array.from({ length: 501 }, () => done('saw'));
+    expect((await send(batch, many).expect(400)).body.detail).toContain('at most 500');
+    expect((await send(batch, []).expect(400)).body.detail).toContain('at least one');
+  });
+});
+
+describe('sheets', () => {
+  it.each(['sheet', 'stick'])('%s comes as PDF on A4 and Letter', async (file) => {
+    const batch = await newBatch(owner);
+    for (const paper of ['A4', 'Letter']) {
+      const pdf = await owner
+        .get(`/api/batches/${batch.id}/${file}.pdf?paper=${paper}&units=inch`)
+        .expect(200);
+      expect(pdf.type).toBe('application/pdf');
+      const text = (pdf.body as Buffer).toString('latin1');
+      expect(text.startsWith('%PDF')).toBe(true);
+      // 1 mm = 72 / 25.4 points: the page is the paper, so that nothing is scaled
+      const [width, height] = (/MediaBox \[0 0 ([\d.]+) ([\d.]+)\]/.exec(text)?.slice(1) ?? []).map(
+        (n) => (Number(n) * 25.4) / 72,
+      );
+      const long = paper === 'A4' ? 297 : 279.4;
+      expect(Math.max(width ?? 0, height ?? 0)).toBeCloseTo(long, 1);
+    }
+  });
+});
+
+describe('the edge', () => {
+  it('is well when the database is migrated, and documents itself', async () => {
+    expect((await owner.get('/api/health').expect(200)).body).toMatchObject({ status: 'ok' });
+    const document = (await owner.get('/api/openapi.json').expect(200)).body as {
+      openapi: string;
+      paths: Record<string, unknown>;
+    };
+    expect(Object.keys(document.paths)).toEqual(
+      expect.arrayContaining(['/api/batches/{id}/events', '/api/patterns/{id}', '/api/session']),
+    );
+    await owner.get('/api/docs').expect(200);
+  });
+
+  it('answers nonsense with problem details', async () => {
+    const nonsense = await owner.get('/api/batches/not-an-id').expect(400);
+    expect(nonsense.type).toBe('application/problem+json');
+    expect((await owner.get('/api/nowhere').expect(404)).type).toBe('application/problem+json');
+  });
+});
