@@ -1,3 +1,4 @@
+import type { ServerResponse } from 'node:http';
 import { Module, type DynamicModule } from '@nestjs/common';
 import { ServeStaticModule } from '@nestjs/serve-static';
 import { ThrottlerModule } from '@nestjs/throttler';
@@ -40,8 +41,8 @@ const web = (folder: string) =>
     rootPath: folder,
     exclude: ['/api/{*any}'],
     serveStaticOptions: {
-      setHeaders: (response, path) =>
-        response.setHeader(
+      setHeaders: (response: ServerResponse, path: string) =>
+        void response.setHeader(
           'cache-control',
           /[\\/]assets[\\/]/.test(path) ? 'public, max-age=31536000, immutable' : 'no-cache',
         ),

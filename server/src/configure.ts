@@ -1,5 +1,6 @@
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
+import compression from 'compression';
 import helmet from 'helmet';
 import { SessionStore } from './access/session.js';
 import type { Settings } from './database/settings.js';
@@ -29,6 +30,7 @@ export function configure(app: NestExpressApplication, settings: Settings): void
       strictTransportSecurity: settings.tls !== null,
     }),
   );
+  app.use(compression());
   app.use('/api', sameSite);
   app.use('/api', app.get(SessionStore).handler());
   app.useGlobalPipes(validationPipe());

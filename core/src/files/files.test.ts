@@ -36,7 +36,7 @@ describe.each(['A4', 'Letter'] as const)('story stick on %s', (paper) => {
     const lines = pages[0]!.ink.flatMap((i) =>
       i.kind === 'line' && i.x0 === i.x1 && i.weight === 0.25 ? [i.x0 - MARGIN] : [],
     );
-    expect(lines).toEqual(part.layout.marks.map((m) => expect.closeTo(m.x, 9)));
+    expect(lines).toEqual(part.layout.marks.map((m): unknown => expect.closeTo(m.x, 9)));
     const bar = pages[0]!.ink.find((i) => i.kind === 'line' && i.weight === 0.4);
     expect(bar?.kind === 'line' && bar.x1 - bar.x0).toBe(CHECK_BAR);
   });

@@ -50,7 +50,7 @@ describe('layout', () => {
 
   it('leaves wood for sanding but not on a mating face', () => {
     expect(layout.sizing.map((s) => s.cutTo)).toEqual(
-      [20, 26.2, 30.2, 20.2].map((mm) => expect.closeTo(mm, 9)),
+      [20, 26.2, 30.2, 20.2].map((mm): unknown => expect.closeTo(mm, 9)),
     );
     expect(layout.sizing[0]).toMatchObject({ mating: true, tolerance: 0.1, label: 'ferrule tenon' });
     expect(layout.sizing.map((s) => s.tolerance)).toEqual([0.1, 0.5, 0.8, 0.5]);

@@ -52,7 +52,7 @@ const wood = (
 });
 
 /** Materials Compas knows from the start: typical values, unchecked; a workshop's scales are better. */
-export const MATERIALS: readonly Material[] = [
+export const MATERIALS: readonly [Material, ...Material[]] = [
   wood('ash', 'Ash', 'hardwood', 0.68, 12_500, 'pale'),
   wood('beech', 'Beech', 'hardwood', 0.71, 13_500, 'honey'),
   wood('cherry', 'Cherry', 'hardwood', 0.58, 10_300, 'russet'),

@@ -40,14 +40,15 @@ export interface MountWish {
  * The sensible ways to hold a part, best first: on the kit's own mandrel, between centres, by a
  * tenon in a chuck. A way that lacks something comes after those that lack nothing.
  */
-export function proposeMounts(wish: MountWish, workshop: Workshop): Mount[] {
-  const ways = [
+export function proposeMounts(wish: MountWish, workshop: Workshop): [Mount, ...Mount[]] {
+  const ways: Mount[] = [
     ...(wish.mandrelThread !== undefined ? [onMandrel(wish.mandrelThread, workshop)] : []),
     ...(wish.kind === 'finial' || wish.kind === 'ornament'
       ? [inChuck(wish, workshop), betweenCentres(wish, workshop)]
       : [betweenCentres(wish, workshop), inChuck(wish, workshop)]),
   ];
-  return ways.sort((a, b) => Math.sign(a.missing.length) - Math.sign(b.missing.length));
+  const [first, ...others] = ways.sort((a, b) => Math.sign(a.missing.length) - Math.sign(b.missing.length));
+  return [first ?? betweenCentres(wish, workshop), ...others];
 }
 
 /** A mandrel that takes the kit's thread runs true with the hardware: flush stays flush. */

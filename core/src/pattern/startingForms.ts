@@ -62,7 +62,7 @@ const crestRadius = (length: number, rise: number): number => (length * length) 
 const roundingRadius = (length: number, drop: number): number => (length * length + drop * drop) / (2 * drop);
 
 /** The forms a new pattern can start from. */
-export const STARTING_FORMS: readonly StartingForm[] = [
+export const STARTING_FORMS: readonly [StartingForm, ...StartingForm[]] = [
   form(
     'stopper',
     'Stopper on a base',

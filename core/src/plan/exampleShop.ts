@@ -70,8 +70,7 @@ export const exampleKit = (): Kit => ({
 });
 
 const stopper = (): PatternBody => {
-  const form =
-    STARTING_FORMS.find((f) => f.id === 'stopper') ?? (STARTING_FORMS[0] as (typeof STARTING_FORMS)[number]);
+  const form = STARTING_FORMS.find((f) => f.id === 'stopper') ?? STARTING_FORMS[0];
   const body = form.body({}, 'maple');
   return { ...body, hardware: [{ id: 'h1', kitId: 'kit', partId: 'part1', end: 'reference' }] };
 };

@@ -30,7 +30,7 @@ export interface PartPlan {
   hardware: PlannedHardware | null;
   holes: Hole[];
   leastWall: LeastWall | null;
-  mounts: Mount[];
+  mounts: [Mount, ...Mount[]];
   mount: Mount;
   blank: Blank;
   drilling: DrillOperation[];

@@ -33,8 +33,7 @@ export interface PlannedPart {
 /** Plans one part: each room in its turn, everything from the inputs. */
 export function planPart(part: Part, inputs: PlanInputs): PlannedPart {
   const { workshop, order, pattern } = inputs;
-  const material =
-    materialById(order.materialId) ?? materialById(part.materialId) ?? (MATERIALS[0] as Material);
+  const material = materialById(order.materialId) ?? materialById(part.materialId) ?? MATERIALS[0];
   const outline = outlineOf(part.turnings[0]);
   const pieces = order.pieces * part.perItem;
   const largestDiameter = Math.max(1, extremes(outline, 0, outline.length).largest.diameter);
@@ -51,7 +50,7 @@ export function planPart(part: Part, inputs: PlanInputs): PlannedPart {
     },
     workshop,
   );
-  const mount = mounts.find((m) => m.kind === order.mount) ?? (mounts[0] as Mount);
+  const mount = mounts.find((m) => m.kind === order.mount) ?? mounts[0];
   const perBlank = drill.operations.length > 0 ? 1 : Math.max(1, order.perBlank);
   const { blank, figures: blankFigures } = blankFor(
     {

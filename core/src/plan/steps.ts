@@ -1,5 +1,5 @@
 import type { Join } from '../assembly/index.js';
-import { len, type Stage } from '../measure/index.js';
+import { len } from '../measure/index.js';
 import type { OrderLock, Place, SetupState, Step } from '../batch/index.js';
 import type { TurningStage } from '../turning/index.js';
 import type { PartPlan } from './partPlan.js';
@@ -116,7 +116,7 @@ function stockSteps(part: PartDraft): Draft[] {
 function drillSteps(part: PartDraft): Draft[] {
   return part.drilling.map((operation) => ({
     id: `drill.${operation.id}`,
-    stage: 'drill' as Stage,
+    stage: 'drill',
     title: `Drill the ${operation.name}`,
     words: [
       `${operation.bit ? `${operation.bit.kind} ${len(operation.bit.diameter.mm)}` : 'The bit that is missing'}: ${len(operation.toShoulder)} deep to the shoulder, tape at ${len(operation.tapeAt)} from the point.`,
@@ -136,7 +136,7 @@ function joinSteps(part: PartDraft, when: Join['when']): Draft[] {
     .filter((join) => join.when === when)
     .map((join) => ({
       id: join.id,
-      stage: 'assemble' as Stage,
+      stage: 'assemble',
       title: join.title,
       words: join.words,
       minutes: join.minutes,
@@ -283,7 +283,7 @@ function coatSteps(part: PartDraft, setup: SetupState): Draft[] {
     const wait = last ? finish.cureMinutes : coat.waitMinutes;
     return {
       id: `finish.${i + 1}`,
-      stage: 'surface' as Stage,
+      stage: 'surface',
       title: `${finish.finish.name}${finish.coats.length > 1 ? `, ${i + 1} of ${finish.coats.length}` : ''}`,
       words: [`Put on ${coat.name}.`],
       minutes: coat.minutes,

@@ -78,9 +78,7 @@ export class AccessStore {
     this.transaction.manager.query('SELECT * FROM access_members()');
 
   async removeMember(userId: string): Promise<boolean> {
-    const gone = (await this.transaction.manager.query('SELECT access_remove_member($1)', [
-      userId,
-    ])) as unknown[];
+    const gone = await this.transaction.manager.query<unknown[]>('SELECT access_remove_member($1)', [userId]);
     return gone.length > 0;
   }
 

@@ -18,7 +18,7 @@ const OWNER_ONLY = 'ownerOnly';
 
 /** Wraps a request of a signed-in member in the one transaction of its workshop. */
 @Injectable()
-export class InWorkshopInterceptor implements NestInterceptor {
+class InWorkshopInterceptor implements NestInterceptor {
   constructor(
     private readonly transaction: WorkshopTransaction,
     private readonly reflector: Reflector,

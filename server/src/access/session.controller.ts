@@ -96,7 +96,7 @@ export class SessionController {
   @HttpCode(HttpStatus.NO_CONTENT)
   async signOut(@Req() request: Request): Promise<void> {
     await new Promise<void>((done, failed) =>
-      request.session.destroy((error: unknown) => (error ? failed(error) : done())),
+      request.session.destroy((error: unknown) => (error ? failed(problemFrom(error)) : done())),
     );
   }
 
@@ -126,7 +126,7 @@ export async function beginSession(
   workshopId: string | null,
 ): Promise<void> {
   await new Promise<void>((done, failed) =>
-    request.session.regenerate((error: unknown) => (error ? failed(error) : done())),
+    request.session.regenerate((error: unknown) => (error ? failed(problemFrom(error)) : done())),
   );
   Object.assign(request.session, { userId: user.id, userName: user.name, workshopId });
 }
@@ -138,3 +138,5 @@ export function signedIn(request: Request): string {
     throw new Problem(HttpStatus.UNAUTHORIZED, 'You are not signed in. Sign in and try again.');
   return userId;
 }
+
+const problemFrom = (error: unknown): Error => (error instanceof Error ? error : new Error(String(error)));

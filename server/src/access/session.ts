@@ -41,7 +41,7 @@ export class SessionStore implements OnModuleDestroy {
   }
 
   async onModuleDestroy(): Promise<void> {
-    await this.store.close();
+    this.store.close();
     await this.pool.end();
   }
 }

@@ -43,9 +43,9 @@ export class BatchService {
   ) {}
 
   async list(now: number): Promise<BatchSummaryView[]> {
-    const views = (await this.transaction.manager.query(
+    const views = await this.transaction.manager.query<BatchView[]>(
       `${VIEW} ORDER BY b.put_away_at NULLS FIRST, o.due NULLS LAST, b.created_at`,
-    )) as BatchView[];
+    );
     const summaries: BatchSummaryView[] = [];
     for (const view of views) summaries.push(await this.summary(view, now));
     return summaries;
@@ -124,7 +124,7 @@ export class BatchService {
   }
 
   async view(id: string): Promise<BatchView> {
-    const [view] = (await this.transaction.manager.query(`${VIEW} WHERE b.id = $1`, [id])) as BatchView[];
+    const [view] = await this.transaction.manager.query<BatchView[]>(`${VIEW} WHERE b.id = $1`, [id]);
     if (!view) throw Problem.notFound('batch');
     return view;
   }

@@ -61,11 +61,10 @@ export class EventStore {
     events: readonly RunEvent[],
   ): Promise<{ stored: number; fitting: Set<string> }> {
     if (events.length === 0) return { stored: 0, fitting: new Set() };
-    const [row] = (await this.transaction.manager.query(STORE, [
-      JSON.stringify(events),
-      batchId,
-      this.transaction.acting.userId,
-    ])) as [{ stored: number; fitting: string[] | null }];
+    const [row] = await this.transaction.manager.query<[{ stored: number; fitting: string[] | null }]>(
+      STORE,
+      [JSON.stringify(events), batchId, this.transaction.acting.userId],
+    );
     return { stored: row.stored, fitting: new Set(row.fitting ?? []) };
   }
 
@@ -73,10 +72,10 @@ export class EventStore {
     const views: SetAsideView[] = [];
     for (const { raw, why } of aside) {
       const id = randomUUID();
-      const kept = (await this.transaction.manager.query(
+      const kept = await this.transaction.manager.query<unknown[]>(
         `INSERT INTO set_aside (workshop_id, id, batch_id, raw, why) SELECT workshop_id, $1, id, $3, $4 FROM batches WHERE id = $2 RETURNING id`,
         [id, batchId, JSON.stringify(raw), why],
-      )) as unknown[];
+      );
       if (kept.length === 0) throw Problem.notFound('batch');
       views.push({ id: 'id' in raw && typeof raw.id === 'string' ? raw.id : null, why });
     }

@@ -7,10 +7,12 @@ export class RoleCheck implements OnModuleInit {
   constructor(private readonly source: DataSource) {}
 
   async onModuleInit(): Promise<void> {
-    const [role] = (await this.source.query(
+    const [role] = await this.source.query<
+      { rolname: string; rolsuper: boolean; rolbypassrls: boolean; owns: boolean }[]
+    >(
       `SELECT rolname, rolsuper, rolbypassrls, EXISTS (SELECT 1 FROM pg_class c WHERE c.relowner = r.oid AND c.relkind = 'r') AS owns
        FROM pg_roles r WHERE rolname = current_user`,
-    )) as { rolname: string; rolsuper: boolean; rolbypassrls: boolean; owns: boolean }[];
+    );
     if (!role || role.rolsuper || role.rolbypassrls || role.owns)
       throw new Error(
         `The database role ${role?.rolname ?? '?'} is a superuser, bypasses row security or owns tables. ` +

@@ -33,9 +33,9 @@ const settings = settingsFromEnvironment();
 const reset = process.argv.includes('--reset');
 const owner = await ownerDataSource(settings.ownerUrl, new URL(settings.databaseUrl).username).initialize();
 if (reset) await owner.query(DROP_DEMO);
-const [{ empty }] = (await owner.query('SELECT NOT EXISTS (SELECT 1 FROM workshops) AS empty')) as [
-  { empty: boolean },
-];
+const [{ empty }] = await owner.query<[{ empty: boolean }]>(
+  'SELECT NOT EXISTS (SELECT 1 FROM workshops) AS empty',
+);
 await owner.destroy();
 if (empty || reset) {
   const app = await NestFactory.createApplicationContext(DemoModule.with({ ...settings, webFolder: null }), {

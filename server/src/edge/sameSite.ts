@@ -3,7 +3,7 @@ import type { NextFunction, Request, Response } from 'express';
 import { Problem } from './problem.js';
 
 /** Header that our own client sends with every change; a form of another site cannot. */
-export const OWN_HEADER = 'x-compas';
+const OWN_HEADER = 'x-compas';
 
 const SAFE = new Set(['GET', 'HEAD', 'OPTIONS']);
 

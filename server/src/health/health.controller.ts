@@ -25,9 +25,9 @@ export class HealthController {
 
   private async migrations(): Promise<number> {
     try {
-      const [{ count }] = (await this.source.query('SELECT count(*)::int AS count FROM migrations')) as [
-        { count: number },
-      ];
+      const [{ count }] = await this.source.query<[{ count: number }]>(
+        'SELECT count(*)::int AS count FROM migrations',
+      );
       return count;
     } catch {
       throw new ServiceUnavailableException('The database cannot be reached.');

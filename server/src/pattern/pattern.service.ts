@@ -93,10 +93,10 @@ export class PatternService {
 
   async remove(id: string): Promise<void> {
     await this.find(id);
-    const used = (await this.transaction.manager.query(
+    const used = await this.transaction.manager.query<unknown[]>(
       'SELECT 1 FROM order_lines WHERE pattern_id = $1 LIMIT 1',
       [id],
-    )) as unknown[];
+    );
     if (used.length > 0)
       throw Problem.conflict(
         'Orders were made to this pattern, so it stays. Duplicate it to try something else.',

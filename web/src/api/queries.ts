@@ -5,7 +5,6 @@ import type { Schemas } from './problem.js';
 
 export type Session = Schemas['SessionView'];
 export type Pattern = Schemas['PatternView'];
-export type Revision = Schemas['RevisionView'];
 export type BatchSummary = Schemas['BatchSummaryView'];
 export type BatchDetail = Schemas['BatchDetailView'];
 export type WorkshopDetail = Schemas['WorkshopView'];

@@ -8,7 +8,7 @@ import { LengthInput } from '../ui/LengthInput.js';
 import { Trouble } from '../ui/Trouble.js';
 import './pattern.css';
 
-const [FIRST_FORM] = STARTING_FORMS as [StartingForm];
+const [FIRST_FORM] = STARTING_FORMS;
 
 /** A new pattern from a starting form: only the sizes a person knows are asked. */
 export default function NewPattern() {

@@ -22,7 +22,7 @@ export const changeTurning = (body: PatternBody, change: (turning: Turning) => T
     return { ...part, turnings: [change(first), ...rest] };
   });
 
-export const changeElements = (body: PatternBody, change: (elements: Element[]) => Element[]): PatternBody =>
+const changeElements = (body: PatternBody, change: (elements: Element[]) => Element[]): PatternBody =>
   changeTurning(body, (turning) => ({ ...turning, elements: change(turning.elements) }));
 
 export const replaceElement = (body: PatternBody, element: Element): PatternBody =>

@@ -46,7 +46,7 @@ function Way({ mount, chosen, onChoose }: { mount: Mount; chosen: boolean; onCho
   );
   if (!onChoose)
     return (
-      <div className="way" aria-checked={chosen} role="presentation" data-chosen={chosen}>
+      <div className="way" data-chosen={chosen}>
         {inner}
       </div>
     );

@@ -8,9 +8,10 @@ import {
   type Station,
   type Step,
 } from '@compas/core';
-import { useState, type FormEvent } from 'react';
+import { useRef, useState, type FormEvent } from 'react';
 import { Say } from '../ui/Length.js';
 import { useUnits } from '../ui/units.js';
+import { useCalliperKeys } from './useCalliperKeys.js';
 
 interface ReadingEntryProps {
   station: Station;
@@ -25,6 +26,8 @@ const FAR_SHARE = 0.25;
 /** One reading: a calliper types digits and Enter; the verdict comes at once. */
 export function ReadingEntry({ station, step, record }: ReadingEntryProps) {
   const { units } = useUnits();
+  const field = useRef<HTMLInputElement>(null);
+  useCalliperKeys(field);
   const [text, setText] = useState('');
   const [why, setWhy] = useState<string | null>(null);
   const [doubt, setDoubt] = useState<{ entered: Dimension; likely: LikelyReading } | null>(null);
@@ -54,6 +57,7 @@ export function ReadingEntry({ station, step, record }: ReadingEntryProps) {
       <label>
         Measure {station.label}
         <input
+          ref={field}
           autoFocus
           inputMode="decimal"
           value={text}

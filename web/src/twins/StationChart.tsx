@@ -1,12 +1,12 @@
 import { formatLength, MM_PER_INCH, type InspectedPiece, type StationSpread } from '@compas/core';
 import { LineChart } from 'echarts/charts';
 import { GridComponent, MarkAreaComponent, MarkLineComponent, TooltipComponent } from 'echarts/components';
-import { init, use } from 'echarts/core';
+import { init, use as withParts } from 'echarts/core';
 import { SVGRenderer } from 'echarts/renderers';
 import { useEffect, useRef } from 'react';
 import { useUnits } from '../ui/units.js';
 
-use([LineChart, GridComponent, TooltipComponent, MarkAreaComponent, MarkLineComponent, SVGRenderer]);
+withParts([LineChart, GridComponent, TooltipComponent, MarkAreaComponent, MarkLineComponent, SVGRenderer]);
 
 const SHAPE = { good: 'circle', fat: 'triangle', thin: 'rect' };
 const SHADE = { good: '#17695c', fat: '#8a6414', thin: '#a3211b' };

@@ -2,7 +2,7 @@ import type { Finding, Severity } from '@compas/core';
 import { Say } from './Length.js';
 
 /** Each severity has a sign and a word, so that it does not rest on its colour. */
-export const SEVERITY: Record<Severity, { sign: string; word: string }> = {
+const SEVERITY: Record<Severity, { sign: string; word: string }> = {
   stop: { sign: '■', word: 'Stop' },
   warn: { sign: '▲', word: 'Look' },
   note: { sign: '●', word: 'Note' },

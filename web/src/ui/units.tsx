@@ -2,7 +2,7 @@ import type { Units } from '@compas/core';
 import { createContext, useContext, useMemo, useState, type ReactNode } from 'react';
 
 const KEY = 'compas.units';
-export const ALL_UNITS: Units[] = ['mm', 'inch', 'decimal-inch'];
+const ALL_UNITS: Units[] = ['mm', 'inch', 'decimal-inch'];
 
 interface UnitsState {
   units: Units;

@@ -23,41 +23,43 @@ export function EquipmentTable<T extends { id: string }>({ kind, items, onChange
       </div>
       {items.length === 0 && <p className="soft">None yet.</p>}
       {items.length > 0 && (
-        <table className="table">
-          <thead>
-            <tr>
-              {kind.columns.map((c) => (
-                <th key={c.key}>{c.label}</th>
-              ))}
-              <th aria-label="Take away" />
-            </tr>
-          </thead>
-          <tbody>
-            {items.map((item, row) => (
-              <tr key={item.id}>
-                {kind.columns.map((column) => (
-                  <td key={column.key}>
-                    <Cell
-                      item={item}
-                      column={column}
-                      label={`${kind.one} ${row + 1}, ${column.label}`}
-                      onChange={change}
-                    />
-                  </td>
+        <div className="scroll">
+          <table className="table">
+            <thead>
+              <tr>
+                {kind.columns.map((c) => (
+                  <th key={c.key}>{c.label}</th>
                 ))}
-                <td>
-                  <Button
-                    type="text"
-                    aria-label={`Take ${kind.one} ${row + 1} away`}
-                    onClick={() => onChange(items.filter((i) => i.id !== item.id))}
-                  >
-                    ✕
-                  </Button>
-                </td>
+                <th aria-label="Take away" />
               </tr>
-            ))}
-          </tbody>
-        </table>
+            </thead>
+            <tbody>
+              {items.map((item, row) => (
+                <tr key={item.id}>
+                  {kind.columns.map((column) => (
+                    <td key={column.key}>
+                      <Cell
+                        item={item}
+                        column={column}
+                        label={`${kind.one} ${row + 1}, ${column.label}`}
+                        onChange={change}
+                      />
+                    </td>
+                  ))}
+                  <td>
+                    <Button
+                      type="text"
+                      aria-label={`Take ${kind.one} ${row + 1} away`}
+                      onClick={() => onChange(items.filter((i) => i.id !== item.id))}
+                    >
+                      ✕
+                    </Button>
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
       )}
     </section>
   );

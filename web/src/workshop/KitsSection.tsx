@@ -113,7 +113,7 @@ export function KitsSection() {
 
 function withoutId(kit: Kit): NewKit {
   const { id: _id, ...rest } = kit;
-  return rest as NewKit;
+  return rest;
 }
 
 function KitForm({ id, first, onDone }: { id: string | null; first: NewKit; onDone: () => void }) {

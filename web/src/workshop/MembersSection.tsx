@@ -1,12 +1,15 @@
 import { useQuery } from '@tanstack/react-query';
-import { Button, Select, Typography } from 'antd';
+import { Button, Input, Select, Typography } from 'antd';
 import { useState } from 'react';
+import { useNavigate } from 'react-router';
 import {
+  createWorkshop,
   inviteMember,
   membersQuery,
   removeMember,
   sessionQuery,
   useChange,
+  workshopQuery,
   type Member,
 } from '../api/queries.js';
 import { Trouble } from '../ui/Trouble.js';
@@ -73,6 +76,40 @@ export function MembersSection() {
           </Typography.Text>
         </p>
       )}
+      <AnotherWorkshop />
     </section>
+  );
+}
+
+/** A further workshop of the same person, with the same habits of reading lengths. */
+function AnotherWorkshop() {
+  const workshop = useQuery(workshopQuery);
+  const [name, setName] = useState('');
+  const navigate = useNavigate();
+  const create = useChange(createWorkshop, 'session', 'workshop', 'patterns', 'batches', 'kits', 'members');
+  const begin = () =>
+    workshop.data &&
+    create.mutate(
+      { workshop: name.trim(), timeZone: workshop.data.body.hours.timeZone, units: workshop.data.body.units },
+      { onSuccess: () => void navigate('/workshop') },
+    );
+  return (
+    <>
+      <h2>Another workshop</h2>
+      <div className="row">
+        <Input
+          aria-label="Name of the new workshop"
+          placeholder="Name"
+          value={name}
+          maxLength={80}
+          style={{ width: 280 }}
+          onChange={(e) => setName(e.target.value)}
+        />
+        <Button onClick={begin} disabled={name.trim() === ''} loading={create.isPending}>
+          Begin it
+        </Button>
+      </div>
+      <Trouble error={create.error} />
+    </>
   );
 }

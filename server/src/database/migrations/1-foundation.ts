@@ -25,8 +25,8 @@ export class Foundation1772000000001 implements MigrationInterface {
     await this.grant(db);
   }
 
-  async down(): Promise<void> {
-    throw new Error('The first migration cannot be undone: drop the database instead.');
+  down(): Promise<void> {
+    return Promise.reject(new Error('The first migration cannot be undone: drop the database instead.'));
   }
 
   private async separateWorkshops(db: QueryRunner): Promise<void> {

@@ -1,0 +1,83 @@
+/** Rooms of the core in their order: each imports only those left of it. */
+const ROOMS = [
+  'measure',
+  'material',
+  'workshop',
+  'pattern',
+  'hardware',
+  'mounting',
+  'stock',
+  'surface',
+  'layout',
+  'turning',
+  'assembly',
+  'batch',
+  'inspect',
+  'cost',
+  'learn',
+  'safety',
+  'plan',
+  'files',
+];
+
+const TEST = '\\.test\\.ts$';
+
+const leftOnly = ROOMS.map((room, i) => ({
+  name: `core-${room}-imports-only-rooms-left-of-it`,
+  severity: 'error',
+  from: { path: `^core/src/${room}/`, pathNot: TEST },
+  to: { path: `^core/src/(${ROOMS.slice(i + 1).join('|') || '-'})/` },
+}));
+
+export default {
+  forbidden: [
+    ...leftOnly,
+    {
+      name: 'core-imports-nothing-from-outside',
+      comment: 'No framework, file system, clock or randomness: same input, same output.',
+      severity: 'error',
+      from: { path: '^core/src', pathNot: TEST },
+      to: { pathNot: '^core/src' },
+    },
+    {
+      name: 'rooms-are-entered-by-their-door',
+      comment: 'Another room is imported by its index.',
+      severity: 'error',
+      from: { path: '^core/src/([^/]+)/', pathNot: TEST },
+      to: { path: '^core/src/([^/]+)/', pathNot: ['^core/src/$1/', '/index\\.ts$'] },
+    },
+    {
+      name: 'only-applications-import-plan',
+      severity: 'error',
+      from: { path: '^core/src', pathNot: [TEST, '^core/src/(plan|files)/', '^core/src/index\\.ts$'] },
+      to: { path: '^core/src/plan/' },
+    },
+    {
+      name: 'web-does-not-import-server',
+      severity: 'error',
+      from: { path: '^web/' },
+      to: { path: '^server/' },
+    },
+    {
+      name: 'server-does-not-import-web',
+      severity: 'error',
+      from: { path: '^server/' },
+      to: { path: '^web/' },
+    },
+    {
+      name: 'no-circles',
+      severity: 'error',
+      from: {},
+      to: { circular: true, dependencyTypesNot: ['type-only'] },
+    },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.base.json' },
+    enhancedResolveOptions: {
+      conditionNames: ['source', 'import', 'require', 'node', 'default'],
+      exportsFields: ['exports'],
+    },
+  },
+};

@@ -1,0 +1,14 @@
+import { expect, type Page } from '@playwright/test';
+
+/** Comes in by the button on the first screen, as anybody would who tries Compas. */
+export async function enterDemo(page: Page): Promise<void> {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Enter the demo workshop' }).click();
+  await expect(page.getByRole('heading', { name: /On the bench/ })).toBeVisible();
+}
+
+/** Chooses in one of the drop-down lists. */
+export async function choose(page: Page, label: string, option: string | RegExp): Promise<void> {
+  await page.getByRole('combobox', { name: label, exact: true }).click();
+  await page.locator('.ant-select-dropdown:visible').getByText(option, { exact: true }).click();
+}

@@ -1,0 +1,90 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { enterDemo } from './door.js';
+
+/** Every screen by the path a person takes to it from the Bench. */
+const SCREENS: { name: string; open: (page: Page) => Promise<void> }[] = [
+  { name: 'bench', open: () => Promise.resolve() },
+  { name: 'patterns', open: (page) => page.getByRole('link', { name: 'Patterns' }).click() },
+  {
+    name: 'pattern',
+    open: async (page) => {
+      await page.getByRole('link', { name: 'Patterns' }).click();
+      await page
+        .locator('.shelf')
+        .getByRole('link', { name: /Bench chisel handle/ })
+        .click();
+    },
+  },
+  { name: 'new pattern', open: async (page) => void (await page.goto('/patterns/new')) },
+  ...['stock', 'drill', 'mount', 'mark', 'turn', 'surface', 'assemble', 'time'].map((stage) => ({
+    name: stage,
+    open: async (page: Page) => {
+      await page.getByRole('link', { name: '8 × Bench chisel handle' }).click();
+      await page
+        .getByRole('navigation', { name: 'Stages' })
+        .getByRole('link', { name: new RegExp(`^\\W*${stage}`, 'i') })
+        .click();
+    },
+  })),
+  {
+    name: 'run',
+    open: (page) =>
+      page.locator('.bench-row', { hasText: 'Acorn light pull' }).getByRole('button').first().click(),
+  },
+  { name: 'twins', open: (page) => page.getByRole('button', { name: 'Are they twins?' }).first().click() },
+  ...['lathe', 'holding', 'bits', 'kits', 'hours', 'habits', 'members'].map((section) => ({
+    name: `workshop ${section}`,
+    open: async (page: Page) => void (await page.goto(`/workshop/${section}`)),
+  })),
+];
+
+const settled = (page: Page) => page.waitForLoadState('networkidle');
+
+test('no screen has a serious fault, and none is wider than a tablet', async ({ page }) => {
+  test.setTimeout(600_000);
+  for (const { name, open } of SCREENS)
+    await test.step(name, async () => {
+      await page.setViewportSize({ width: 1280, height: 800 });
+      if (name === 'bench') await enterDemo(page);
+      else await page.goto('/');
+      await open(page);
+      await settled(page);
+      await expect(page.locator('main')).not.toBeEmpty();
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
+      expect
+        .soft(serious.map((v) => `${name}: ${v.id} ${v.nodes.map((n) => n.target.join(' ')).join(' | ')}`))
+        .toEqual([]);
+      await page.setViewportSize({ width: 768, height: 1024 });
+      const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+      expect.soft(overflow, `${name} is ${overflow} px wider than 768`).toBeLessThanOrEqual(0);
+    });
+});
+
+test('the desk works with the keyboard, and ? shows how', async ({ page }) => {
+  await enterDemo(page);
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog')).toContainText('a little more or less');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('p');
+  await expect(page.getByRole('heading', { name: 'Patterns' })).toBeVisible();
+  await page
+    .locator('.shelf')
+    .getByRole('link', { name: /Garden dibber/ })
+    .press('Enter');
+  const length = page.getByLabel('shaft, length');
+  await length.focus();
+  await page.keyboard.press('ArrowUp');
+  await expect(length).toHaveValue('92.1');
+  await page.getByRole('slider').focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.locator('.strip-readout')).toContainText('diameter');
+});
+
+test('lengths are read in the units that are chosen', async ({ page }) => {
+  await enterDemo(page);
+  await page.getByText('inch ½').click();
+  await page.getByRole('link', { name: '12 × Dovecote carafe stopper' }).first().click();
+  await expect(page.locator('.work-middle .fraction').first()).toBeVisible();
+});

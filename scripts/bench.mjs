@@ -1,0 +1,166 @@
+import { join } from 'node:path';
+import { pathToFileURL } from 'node:url';
+import { gzipSync } from 'node:zlib';
+import { build } from './build.mjs';
+import { freshDatabase, loadDemo, migrate } from './database.mjs';
+import { ensureChromium, ensureDependencies, ensurePostgres } from './packages.mjs';
+import { DATA, main, ROOT, say } from './project.mjs';
+import { serve } from './serve.mjs';
+
+const PORT = '4691';
+const BASE = `http://127.0.0.1:${PORT}`;
+
+const median = (values) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)];
+const row = (what, figure) => console.log(`${what.padEnd(58)} ${figure}`);
+
+async function timed(runs, work) {
+  const times = [];
+  for (let i = 0; i < runs; i++) {
+    const begun = performance.now();
+    await work(i);
+    times.push(performance.now() - begun);
+  }
+  return times;
+}
+
+async function benchPlan() {
+  const core = await import(pathToFileURL(join(ROOT, 'core/dist/index.js')));
+  const { exampleInputs } = await import(pathToFileURL(join(ROOT, 'core/dist/plan/exampleShop.js')));
+  for (const pieces of [1, 12, 200]) {
+    const { pattern, workshop, stock, order, schools } = exampleInputs(pieces);
+    const work = () => core.plan(pattern, workshop, stock, order, schools);
+    await timed(30, work);
+    row(`plan() for ${pieces} pieces, median of 100`, `${median(await timed(100, work)).toFixed(2)} ms`);
+  }
+}
+
+/** Signs in at the demo's door and gives a fetch that is signed in. */
+async function signedIn() {
+  const answer = await fetch(`${BASE}/api/session/demo`, { method: 'POST', headers: { 'x-compas': '1' } });
+  const cookie = answer.headers.getSetCookie()[0].split(';')[0];
+  return async (path, body) => {
+    const got = await fetch(BASE + path, {
+      method: body ? 'POST' : 'GET',
+      headers: { cookie, 'x-compas': '1', ...(body ? { 'content-type': 'application/json' } : {}) },
+      body: body ? JSON.stringify(body) : undefined,
+    });
+    if (!got.ok) throw new Error(`${path} answered ${got.status}`);
+    return got.json();
+  };
+}
+
+const event = (i) => ({
+  id: crypto.randomUUID(),
+  piece: 1,
+  at: new Date().toISOString(),
+  device: 'bench',
+  sequence: i,
+  planVersion: 1,
+  body: { kind: 'noted', stepId: 'saw', note: 'bench' },
+});
+
+async function benchServer(databaseUrl) {
+  const ask = await signedIn();
+  const batch = (await ask('/api/batches')).find((b) => b.stepsDone > 0);
+  const address = `/api/batches/${batch.id}`;
+  await timed(20, () => ask(address));
+  row(
+    'reading a batch with its plan and events, one after another',
+    `${(1000 / median(await timed(200, () => ask(address)))).toFixed(0)} requests/s`,
+  );
+  const begun = performance.now();
+  await Promise.all(Array.from({ length: 8 }, () => timed(50, () => ask(address))));
+  row('reading a batch, eight at a time', `${(400_000 / (performance.now() - begun)).toFixed(0)} requests/s`);
+  const append = (i) => ask(`${address}/events`, { events: [event(i)] });
+  await timed(20, append);
+  const bare = await bareInserts(databaseUrl);
+  // in turns, so that a drift of the machine's speed strikes both alike
+  const http = [];
+  const sql = [];
+  for (let i = 0; i < 200; i++) {
+    http.push(...(await timed(1, () => append(1000 + i))));
+    sql.push(...(await timed(1, bare.insert)));
+  }
+  await bare.close();
+  row(
+    'appending one event over HTTP, median',
+    `${median(http).toFixed(2)} ms (${(1000 / median(http)).toFixed(0)} requests/s)`,
+  );
+  row('a bare insert into the same server, same durability', `${median(sql).toFixed(2)} ms`);
+  row('ratio', `${(median(http) / median(sql)).toFixed(2)}`);
+}
+
+/** Plain inserts of such an event into a table without policies, each its own transaction. */
+async function bareInserts(ownerUrl) {
+  const { default: pg } = await import('pg');
+  const client = new pg.Client({ connectionString: ownerUrl });
+  await client.connect();
+  await client.query(
+    'CREATE TABLE IF NOT EXISTS bench_bare (id uuid PRIMARY KEY, at timestamptz, body jsonb)',
+  );
+  const insert = () =>
+    client.query('INSERT INTO bench_bare VALUES ($1, now(), $2)', [
+      crypto.randomUUID(),
+      JSON.stringify(event(1)),
+    ]);
+  await timed(20, insert);
+  return { insert, close: () => client.end() };
+}
+
+async function benchBrowser() {
+  const { chromium } = await import('@playwright/test');
+  const root = process.getuid?.() === 0;
+  const browser = await chromium.launch({
+    executablePath: await ensureChromium(),
+    args: [
+      ...(root ? ['--no-sandbox'] : []),
+      '--disable-quic',
+      '--disable-background-networking',
+      '--no-first-run',
+    ],
+  });
+  const times = [];
+  let size = 0;
+  for (let i = 0; i < 5; i++) {
+    const context = await browser.newContext({ serviceWorkers: 'block' });
+    const page = await context.newPage();
+    await page.request.post(`${BASE}/api/session/demo`, { headers: { 'x-compas': '1' } });
+    const scripts = [];
+    page.on('response', (response) => response.url().endsWith('.js') && scripts.push(response));
+    const begun = performance.now();
+    await page.goto(BASE);
+    await page.getByRole('heading', { name: /On the bench/ }).waitFor();
+    times.push(performance.now() - begun);
+    const bodies = await Promise.all(scripts.map((response) => response.body()));
+    size = bodies.reduce((sum, body) => sum + gzipSync(body, { level: 6 }).length, 0);
+    await context.close();
+  }
+  await browser.close();
+  row('JavaScript before the first working screen, gzip', `${(size / 1000).toFixed(0)} kB`);
+  row('time to the first usable screen on loopback, median of 5', `${median(times).toFixed(0)} ms`);
+}
+
+await main(async () => {
+  await ensureDependencies();
+  await ensurePostgres();
+  await build();
+  await benchPlan();
+  const { env, stop } = await freshDatabase({
+    data: join(DATA, 'bench'),
+    name: 'compas_bench',
+    durable: true,
+  });
+  await migrate(env);
+  await loadDemo(env);
+  const server = serve({ ...env, PORT }, { quiet: true });
+  try {
+    await server.listening;
+    await benchServer(env.COMPAS_DB_OWNER_URL);
+    await benchBrowser();
+  } finally {
+    server.stop();
+    await server.ended;
+    stop();
+  }
+  say('figures of this machine at this moment; compare ratios, not times');
+});
