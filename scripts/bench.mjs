@@ -56,7 +56,7 @@ const event = (i) => ({
   device: 'bench',
   sequence: i,
   planVersion: 1,
-  body: { kind: 'noted', stepId: 'saw', note: 'bench' },
+  body: { kind: 'timed', stepId: 'sand', timerId: 'P150' },
 });
 
 async function benchServer(databaseUrl) {

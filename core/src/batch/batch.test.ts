@@ -153,6 +153,17 @@ describe('progress', () => {
     expect(nextAction(steps, progressOf(2, gone), 'by-piece', t0 + 9e6)).toEqual({ kind: 'finished' });
   });
 
+  it('takes a step up again that was called done by mistake', () => {
+    const events = [
+      event(1, 0, { kind: 'done', stepId: 'glue' }),
+      event(1, 1, { kind: 'reopened', stepId: 'glue' }),
+    ];
+    expect(nextAction(steps, progressOf(1, events), 'by-piece', t0 + 120_000)).toMatchObject({
+      kind: 'do',
+      step: { id: 'glue' },
+    });
+  });
+
   it('reads the same whatever the order the events arrive in', () => {
     const measured = event(1, 3, { kind: 'measured', stepId: 'turn', stationId: 's', mm: 120, typed: '120' });
     const events = [

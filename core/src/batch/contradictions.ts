@@ -39,6 +39,7 @@ function outOfOrder(piece: number, events: RunEvent[], steps: readonly Step[]): 
   const findings: Finding[] = [];
   for (const { body, device } of events) {
     if (body.kind === 'overridden') overridden.add(body.stepId);
+    if (body.kind === 'reopened') done.delete(body.stepId);
     if (body.kind !== 'done') continue;
     const step = steps.find((s) => s.id === body.stepId);
     const missing = step?.locks.find((lock) => !done.has(lock.stepId));

@@ -8,7 +8,8 @@ export type RunEventBody =
   | { kind: 'tried'; stepId: string; fits: boolean; note: string }
   | { kind: 'overridden'; stepId: string; why: string }
   | { kind: 'rejected'; stepId: string; cause: string }
-  | { kind: 'noted'; stepId: string; note: string };
+  /** a step that was called done by mistake */
+  | { kind: 'reopened'; stepId: string };
 
 export type RunEventKind = RunEventBody['kind'];
 

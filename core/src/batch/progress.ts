@@ -98,7 +98,8 @@ function play({ pieces, readings }: BatchProgress, { id, piece, at, body }: RunE
     case 'rejected':
       state.rejected = { stepId: body.stepId, cause: body.cause, at };
       return;
-    case 'noted':
+    case 'reopened':
+      state.done.delete(body.stepId);
       return;
   }
 }

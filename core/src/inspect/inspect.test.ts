@@ -1,5 +1,13 @@
 import fc from 'fast-check';
-import { inspectTwins, judge, trendOf, type Station, type StationReading } from './index.js';
+import {
+  inspectTwins,
+  judge,
+  signed,
+  trendOf,
+  twinsFindings,
+  type Station,
+  type StationReading,
+} from './index.js';
 
 const station = (id: string, finished: number, rest: Partial<Station> = {}): Station => ({
   id,
@@ -28,6 +36,10 @@ describe('judge', () => {
       verdict: 'good',
       words: 'Right on size.',
     });
+  });
+
+  it('gives a deviation its sign, but none to what rounds to nothing', () => {
+    expect([signed(0.123), signed(-0.02), signed(-0.004)]).toEqual(['+⟦~0.123⟧', '−⟦~0.02⟧', '⟦~0⟧']);
   });
 
   it('accepts a reading exactly on its limit in spite of floating point', () => {
@@ -80,6 +92,7 @@ describe('twins', () => {
     );
     expect(found.state).toBe('twins');
     expect(found.headline).toBe('Twins: all 8 within tolerance.');
+    expect(twinsFindings(found)).toEqual([]);
     expect(found.stations[0]).toMatchObject({
       count: 8,
       mean: expect.closeTo(32.05, 9),
@@ -107,6 +120,7 @@ describe('twins', () => {
       'good',
     ]);
     expect(found.headline).toBe('Not twins yet: 5 of 8 are good.');
+    expect(twinsFindings(found)).toMatchObject([{ severity: 'warn', stage: 'twins', what: found.headline }]);
   });
 
   it('names the gauge when one station drifts and the tool when all do', () => {

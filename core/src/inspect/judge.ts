@@ -46,5 +46,8 @@ function thinWords(deviation: number, station: Station, against: 'cut' | 'finish
   return `${by} thin: accept it as the odd one out, or reject it.`;
 }
 
-/** A deviation with its sign, to a hundredth. */
-export const signed = (mm: number): string => `${mm < 0 ? '−' : '+'}${fine(Math.abs(mm))}`;
+/** A deviation with its sign, to a hundredth; what rounds to nothing has none. */
+export function signed(mm: number): string {
+  if (Math.abs(mm) < 0.005) return fine(0);
+  return `${mm < 0 ? '−' : '+'}${fine(Math.abs(mm))}`;
+}

@@ -1,4 +1,4 @@
-import { fine } from '../measure/index.js';
+import { fine, type Finding } from '../measure/index.js';
 import { judge, signed } from './judge.js';
 import type { Judgement, Station } from './station.js';
 import { trendOf, type Trend } from './trend.js';
@@ -197,4 +197,19 @@ function causeOf(spreads: readonly StationSpread[]): string | null {
   const where = drifting.map((s) => s.station.label).join(' and ');
   const how = first.trend.slope > 0 ? 'opens' : 'closes';
   return `Only ${where} drifts: the gauge or calliper used there ${how} a little each time. Check it against the first piece.`;
+}
+
+/** The verdict as findings of the twins stage: what keeps the pieces from being twins, and drift. */
+export function twinsFindings(verdict: TwinsVerdict): Finding[] {
+  if (verdict.state !== 'not twins' && verdict.cause === null) return [];
+  return [
+    {
+      id: 'twins.verdict',
+      severity: 'warn',
+      stage: 'twins',
+      what: verdict.headline,
+      why: verdict.sentences[0] ?? '',
+      remedy: verdict.cause ?? 'Cut the fat ones again, and make another for each that is too thin.',
+    },
+  ];
 }

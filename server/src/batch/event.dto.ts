@@ -22,7 +22,7 @@ const KINDS: RunEventKind[] = [
   'tried',
   'overridden',
   'rejected',
-  'noted',
+  'reopened',
 ];
 type Of<K extends RunEventKind> = Extract<RunEventBody, { kind: K }>;
 
@@ -76,10 +76,9 @@ class RejectedDto extends EventBodyDto implements Of<'rejected'> {
   @StepId() stepId: string;
   @Words(1) cause: string;
 }
-class NotedDto extends EventBodyDto implements Of<'noted'> {
-  declare kind: 'noted';
+class ReopenedDto extends EventBodyDto implements Of<'reopened'> {
+  declare kind: 'reopened';
   @StepId() stepId: string;
-  @Words(1) note: string;
 }
 
 class RunEventDto {
@@ -100,7 +99,7 @@ class RunEventDto {
       tried: TriedDto,
       overridden: OverriddenDto,
       rejected: RejectedDto,
-      noted: NotedDto,
+      reopened: ReopenedDto,
     },
   })
   body: EventBodyDto;

@@ -1,4 +1,4 @@
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { App as AntApp, ConfigProvider } from 'antd';
 import { lazy, Suspense } from 'react';
 import { createBrowserRouter, RouterProvider } from 'react-router';
@@ -6,7 +6,16 @@ import { ApiProblem } from '../api/problem.js';
 import { dayTheme } from '../ui/theme.js';
 import { Shell } from './Shell.js';
 
-const client = new QueryClient({
+/** A session that has run out shows at the next question: then the door is asked for. */
+const queryCache = new QueryCache({
+  onError: (error) => {
+    if (error instanceof ApiProblem && error.status === 401)
+      void client.invalidateQueries({ queryKey: ['session'] });
+  },
+});
+
+const client: QueryClient = new QueryClient({
+  queryCache,
   defaultOptions: {
     queries: {
       staleTime: 5_000,

@@ -39,7 +39,7 @@ export function HardwarePanel({
         Hardware at the reference end
         <Select
           aria-label="Hardware at the reference end"
-          style={{ width: 290 }}
+          style={{ width: 250 }}
           value={body.hardware[0]?.kitId ?? NO_KIT}
           onChange={(id) => onChange(fitKit(body, id === NO_KIT ? null : id))}
           options={[{ value: NO_KIT, label: 'none' }, ...kits.map((k) => ({ value: k.id, label: k.name }))]}
@@ -58,7 +58,7 @@ export function HardwarePanel({
         Usual material
         <Select
           aria-label="Usual material"
-          style={{ width: 140 }}
+          style={{ width: 125 }}
           value={body.parts[0].materialId}
           onChange={(materialId) => onChange(changePart(body, (p) => ({ ...p, materialId })))}
           options={MATERIALS.map((m) => ({ value: m.id, label: m.name }))}
@@ -68,7 +68,7 @@ export function HardwarePanel({
         Used by
         <Select
           aria-label="Used by"
-          style={{ width: 120 }}
+          style={{ width: 112 }}
           value={body.usedBy}
           onChange={(usedBy) => onChange({ ...body, usedBy })}
           options={USED_BY}

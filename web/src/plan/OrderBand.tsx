@@ -13,6 +13,7 @@ interface OrderBandProps {
 }
 
 const DAY = 'YYYY-MM-DD';
+const CLOCK = 'HH:mm';
 
 /** The order and its choices, always in sight while the plan is being made. */
 export function OrderBand({ draft: { order, schools, customer }, workshop, set, children }: OrderBandProps) {
@@ -97,6 +98,30 @@ export function OrderBand({ draft: { order, schools, customer }, workshop, set, 
             { value: 'by-piece', label: 'piece by piece' },
           ]}
           style={{ width: 140 }}
+        />
+      </label>
+      <label>
+        Begins
+        <DatePicker
+          aria-label="Begins"
+          showTime={{ format: CLOCK, minuteStep: 15 }}
+          format={`${DAY} ${CLOCK}`}
+          value={dayjs(order.start)}
+          allowClear={false}
+          onChange={(at) => at && set('start', at.format(`${DAY}T${CLOCK}`))}
+          style={{ width: 190 }}
+        />
+      </label>
+      <label>
+        Pieces in a blank
+        <InputNumber
+          aria-label="Pieces in a blank"
+          value={order.perBlank}
+          min={1}
+          max={50}
+          precision={0}
+          style={{ width: 110 }}
+          onChange={(n) => set('per', n === null ? null : String(n))}
         />
       </label>
       <span className="band-do">{children}</span>

@@ -11,6 +11,7 @@ import { PieceRow } from './PieceRow.js';
 import { StepWork } from './StepWork.js';
 import { Waiting } from './Waiting.js';
 import { useRun, type Run } from './useRun.js';
+import { useStarted } from './useStarted.js';
 import { useWakeLock } from './useWakeLock.js';
 import './run.css';
 
@@ -51,6 +52,7 @@ function Running({ run, batch }: { run: Run; batch: NonNullable<Run['batch']> })
   const [chosen, choose] = useState<{ piece: number; stepId: string } | null>(null);
   const now = useNow(1_000);
   const awake = useWakeLock();
+  useStarted(run, school, chosen === null, now);
   if (!run.progress) return null;
   const next = nextAction(part.steps, run.progress, school, now);
   const piece = chosen?.piece ?? (next.kind === 'finished' ? 1 : next.piece);

@@ -117,6 +117,15 @@ export function StepWork(props: StepWorkProps) {
               {state.rejected ? 'To the next piece' : 'Done already. To what is next'}
             </button>
           )}
+          {state.done.has(step.id) && !state.rejected && (
+            <button
+              type="button"
+              className="run-link"
+              onClick={() => void record({ kind: 'reopened', stepId: step.id })}
+            >
+              It is not done yet
+            </button>
+          )}
           <ReadingList readings={own} part={part} step={step} record={record} />
           {!closed && (
             <Reject

@@ -1,11 +1,4 @@
-import {
-  contradictions,
-  progressOf,
-  type BatchProgress,
-  type Finding,
-  type RunEvent,
-  type RunEventBody,
-} from '@compas/core';
+import { progressOf, type BatchProgress, type Finding, type RunEvent, type RunEventBody } from '@compas/core';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { ask } from '../api/client.js';
@@ -22,6 +15,7 @@ import {
   rememberBatch,
   type Sent,
 } from './eventQueue.js';
+import { recordFindings } from './recordFindings.js';
 
 export interface Run {
   batch: BatchDetail | undefined;
@@ -114,7 +108,7 @@ export function useRun(id: string): Run {
     [query.data, events],
   );
   const findings = useMemo(
-    () => (query.data ? contradictions(query.data.snapshot.plan.parts[0].steps, events) : []),
+    () => (query.data ? recordFindings(query.data, events) : []),
     [query.data, events],
   );
   return {

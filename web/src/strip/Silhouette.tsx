@@ -1,5 +1,4 @@
-import { outlineOf, type PatternBody } from '@compas/core';
-import { materialById } from '@compas/core';
+import { extremes, materialById, outlineOf, type PatternBody } from '@compas/core';
 import { frameFor } from './frame.js';
 import { edgePath, halfPath } from './paths.js';
 import { TONES } from './tones.js';
@@ -9,7 +8,7 @@ import './strip.css';
 export function Silhouette({ body, scale, name }: { body: PatternBody; scale: number; name: string }) {
   const [part] = body.parts;
   const outline = outlineOf(part.turnings[0]);
-  const radius = Math.max(2, ...outline.segments.flatMap((s) => [s.r0, s.r1])) * 1.15;
+  const radius = Math.max(2, extremes(outline, 0, outline.length).largest.diameter / 2) + 1;
   const base = frameFor({
     width: 0,
     length: outline.length,

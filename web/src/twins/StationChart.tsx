@@ -1,4 +1,4 @@
-import { formatLength, MM_PER_INCH, type InspectedPiece, type StationSpread } from '@compas/core';
+import { formatFine, formatLength, MM_PER_INCH, type InspectedPiece, type StationSpread } from '@compas/core';
 import { LineChart } from 'echarts/charts';
 import { GridComponent, MarkAreaComponent, MarkLineComponent, TooltipComponent } from 'echarts/components';
 import { init, use as withParts } from 'echarts/core';
@@ -39,9 +39,7 @@ export default function StationChart({
         <b>{station.label}</b>{' '}
         <span className="soft">
           {formatLength(station.finished, units)} ± {formatLength(station.tolerance, units)}
-          {trend.drifts
-            ? `, drifts ${formatLength(trend.slope, 'mm').replace(' mm', '')} mm a piece`
-            : ', steady'}
+          {trend.drifts ? `, drifts ${formatFine(trend.slope, units)} a piece` : ', steady'}
         </span>
       </figcaption>
       <div

@@ -1,4 +1,10 @@
-import { inspectTwins, progressOf, type InspectedPiece, type TwinsVerdict } from '@compas/core';
+import {
+  inspectTwins,
+  progressOf,
+  twinsFindings,
+  type InspectedPiece,
+  type TwinsVerdict,
+} from '@compas/core';
 import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense, useMemo } from 'react';
 import { Link, useParams } from 'react-router';
@@ -7,6 +13,7 @@ import { batchStage } from '../plan/BatchPlan.js';
 import { WorkScreen } from '../plan/WorkScreen.js';
 import { DeviationLayer, ENLARGED } from '../strip/layers.js';
 import { Strip } from '../strip/Strip.js';
+import { recordFindings } from '../run/recordFindings.js';
 import { Findings } from '../ui/Findings.js';
 import { Length, Say } from '../ui/Length.js';
 import { Trouble } from '../ui/Trouble.js';
@@ -40,6 +47,7 @@ function Twins({ batch }: { batch: BatchDetail }) {
   const { plan } = batch.snapshot;
   const [part] = plan.parts;
   const verdict = useVerdict(batch);
+  const records = recordFindings(batch, batch.events);
   const measured = verdict.stations.filter((s) => s.count > 0);
   return (
     <WorkScreen
@@ -60,7 +68,7 @@ function Twins({ batch }: { batch: BatchDetail }) {
         </Strip>
       }
       stage="twins"
-      findings={plan.findings}
+      findings={[...plan.findings, ...records, ...twinsFindings(verdict)]}
       to={(stage) => batchStage(batch, stage)}
       aside={
         <>
@@ -76,7 +84,7 @@ function Twins({ batch }: { batch: BatchDetail }) {
               </p>
             ))}
           </div>
-          <Findings findings={plan.findings.filter((f) => f.stage === 'twins')} empty="" />
+          <Findings findings={records} empty="" />
         </>
       }
     >

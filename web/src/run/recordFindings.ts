@@ -1,0 +1,16 @@
+import { contradictions, type Finding, type RunEvent } from '@compas/core';
+import type { BatchDetail } from '../api/queries.js';
+
+/** What somebody has to look at in the records of a batch: contradictions, and what was set aside. */
+export function recordFindings(batch: BatchDetail, events: readonly RunEvent[]): Finding[] {
+  const { steps } = batch.snapshot.plan.parts[0];
+  const aside = batch.setAside.map(({ id, why }, i): Finding => ({
+    id: `run.aside.${id ?? i}`,
+    severity: 'warn',
+    stage: 'run',
+    what: 'A record could not be taken and was set aside.',
+    why,
+    remedy: 'Record it again at the lathe if it matters.',
+  }));
+  return [...contradictions(steps, events), ...aside];
+}
