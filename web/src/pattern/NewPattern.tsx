@@ -1,4 +1,4 @@
-import { dim, MATERIALS, STARTING_FORMS, type Dimension, type StartingForm } from '@compas/core';
+import { dim, MATERIALS, outlineOf, STARTING_FORMS, type Dimension, type StartingForm } from '@compas/core';
 import { Button, Input, Select } from 'antd';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -19,6 +19,7 @@ export default function NewPattern() {
   const navigate = useNavigate();
   const create = useChange(createPattern, 'patterns');
   const body = form.body(sizes, materialId);
+  const { length } = outlineOf(body.parts[0].turnings[0]);
   const choose = (next: StartingForm) => {
     setForm(next);
     setSizes({});
@@ -86,7 +87,7 @@ export default function NewPattern() {
           </Button>
         </div>
         <div className="sheet new-look">
-          <Silhouette body={body} scale={form.kind === 'rolling pin' ? 1.6 : 3} name={form.name} />
+          <Silhouette body={body} scale={Math.min(6, 400 / Math.max(1, length))} name={form.name} />
         </div>
       </div>
     </div>

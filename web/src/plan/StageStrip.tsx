@@ -27,7 +27,8 @@ export function StageStrip({
   const { mount, blank, outline } = part;
   const shape = part.speeds.find((s) => s.stage === 'shape');
   const extra = blank.length - outline.length;
-  const before = blankShown ? mount.wasteDrive : 0;
+  // a piece is parted off at the drive; on a mandrel its waste is all at the tail
+  const before = blankShown && mount.wasteDrive > 0 ? extra - mount.wasteTail : 0;
   return (
     <Strip
       outline={outline}

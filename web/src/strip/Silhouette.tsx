@@ -1,8 +1,7 @@
 import { extremes, materialById, outlineOf, type PatternBody } from '@compas/core';
 import { frameFor } from './frame.js';
-import { edgePath, halfPath } from './paths.js';
+import { wholePath } from './paths.js';
 import { TONES } from './tones.js';
-import './strip.css';
 
 /** A pattern's silhouette at a scale shared by the whole shelf, standing on its reference end. */
 export function Silhouette({ body, scale, name }: { body: PatternBody; scale: number; name: string }) {
@@ -31,12 +30,7 @@ export function Silhouette({ body, scale, name }: { body: PatternBody; scale: nu
   return (
     <svg width={2 * axis} height={width} role="img" aria-label={`Silhouette of ${name}`}>
       <g transform={`translate(${2 * axis} 0) rotate(90)`}>
-        {([1, -1] as const).map((side) => (
-          <g key={side}>
-            <path d={halfPath(outline, frame, side)} fill={tone.outside} />
-            <path d={edgePath(outline.segments, frame, side)} className="strip-edge" />
-          </g>
-        ))}
+        <path d={wholePath(outline, frame)} fill={tone.outside} stroke="#3c3226" strokeWidth={1.4} />
       </g>
     </svg>
   );

@@ -1,7 +1,7 @@
 import { boreAt, extremes, radiusAt, type Hole, type Outline, type Tone } from '@compas/core';
 import { useId, useMemo, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
 import { FrameContext, frameFor, type Frame } from './frame.js';
-import { edgePath, halfPath, holePath } from './paths.js';
+import { edgePath, halfPath, holePath, wholePath } from './paths.js';
 import { Readout } from './Readout.js';
 import { Ruler } from './Ruler.js';
 import { TONES } from './tones.js';
@@ -98,8 +98,7 @@ export function Strip(props: StripProps) {
           {holes.map((hole) => (
             <path key={hole.id} d={holePath(hole, outline.length, frame)} className="strip-hole" />
           ))}
-          <path d={halfPath(outline, frame, 1)} className="strip-edge" />
-          <path d={halfPath(outline, frame, -1)} className="strip-edge" />
+          <path d={wholePath(outline, frame)} className="strip-edge" />
           {selected !== null && <Selection outline={outline} frame={frame} elementId={selected} />}
           {onSelect && <Targets outline={outline} frame={frame} onSelect={onSelect} />}
           <line x1={10} x2={frame.width - 10} y1={frame.axis} y2={frame.axis} className="strip-axis" />

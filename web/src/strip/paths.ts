@@ -18,6 +18,13 @@ export function halfPath(outline: Pick<Outline, 'segments' | 'length'>, frame: F
   return `M${join([[frame.at(0), frame.axis], ...edge, [frame.at(outline.length), frame.axis]])}Z`;
 }
 
+/** Closed path round the whole piece, above and below the axis, with its end faces. */
+export function wholePath(outline: Pick<Outline, 'segments'>, frame: Frame): string {
+  const edge = outline.segments.flatMap(pointsOf);
+  const side = (sign: 1 | -1) => edge.map(({ x, r }): [number, number] => [frame.at(x), frame.up(sign * r)]);
+  return `M${join([...side(1), ...side(-1).reverse()])}Z`;
+}
+
 /** Open path of the outline's edge. */
 export function edgePath(segments: readonly Segment[], frame: Frame, side: 1 | -1): string {
   return segments.length === 0
