@@ -18,7 +18,7 @@ const project = (name, decorators) => ({
   testPathIgnorePatterns: ['/node_modules/', '/dist/'],
   transform: { '^.+\\.(ts|m?js)$': swc(decorators) },
   transformIgnorePatterns: [
-    '/node_modules/(?!(@nestjs|fast-check|pure-rand|file-type|strtok3|token-types|uint8array-extras|@tokenizer|@borewit|load-esm|uuid|iterare)/)',
+    '/node_modules/(?!(@nestjs|fast-check|pure-rand|idb-keyval|file-type|strtok3|token-types|uint8array-extras|@tokenizer|@borewit|load-esm|uuid|iterare)/)',
   ],
   moduleNameMapper: {
     '^@compas/core$': '<rootDir>/../core/src/index.ts',
@@ -27,4 +27,4 @@ const project = (name, decorators) => ({
   testEnvironment: 'node',
 });
 
-export default { projects: [project('core', false), project('server', true)] };
+export default { projects: [project('core', false), project('server', true), project('web', false)] };

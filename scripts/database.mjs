@@ -24,9 +24,7 @@ async function asAdministrator(url, work) {
 /** Makes a role that can sign in and nothing else, or gives it its password anew. */
 async function ensureRole(client, name, password) {
   const { rowCount } = await client.query('SELECT 1 FROM pg_roles WHERE rolname = $1', [name]);
-  await client.query(
-    `${rowCount === 0 ? 'CREATE' : 'ALTER'} ROLE ${name} LOGIN PASSWORD '${password}' NOSUPERUSER NOBYPASSRLS NOCREATEDB NOCREATEROLE`,
-  );
+  await client.query(`${rowCount === 0 ? 'CREATE' : 'ALTER'} ROLE ${name} LOGIN PASSWORD '${password}'`);
 }
 
 async function ensureOwnDatabase({ port, secrets }, name) {

@@ -1,11 +1,11 @@
-import { dirname, join } from 'node:path';
+import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
 /** Folder of the project. */
 export const ROOT = dirname(dirname(fileURLToPath(import.meta.url)));
 
 /** Folder of the data: the database cluster, its passwords, certificates. */
-export const DATA = process.env.COMPAS_DATA ? join(process.env.COMPAS_DATA) : join(ROOT, '.compas');
+export const DATA = process.env.COMPAS_DATA ? resolve(process.env.COMPAS_DATA) : join(ROOT, '.compas');
 
 /** Tells the person at the terminal what is going on. */
 export const say = (words) => console.log(`compas: ${words}`);

@@ -60,10 +60,18 @@ async function staticChecks() {
 }
 
 async function unitTests() {
-  const report = join(REPORTS, 'core.json');
+  const report = join(REPORTS, 'unit.json');
   await suite(
     'unit tests',
-    ...npx('jest', '--selectProjects', 'core', '--testTimeout=60000', '--json', `--outputFile=${report}`),
+    ...npx(
+      'jest',
+      '--selectProjects',
+      'core',
+      'web',
+      '--testTimeout=60000',
+      '--json',
+      `--outputFile=${report}`,
+    ),
     report,
     jestCounts,
   );

@@ -1,6 +1,5 @@
 import 'reflect-metadata';
 import { readFileSync } from 'node:fs';
-import { Logger } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { AppModule } from './app.module.js';
@@ -17,6 +16,12 @@ const app = await NestFactory.create<NestExpressApplication>(AppModule.with(sett
   ...(httpsOptions ? { httpsOptions } : {}),
 });
 configure(app, settings);
-await app.listen(settings.port, settings.host);
-new Logger('compas').debug(`listening on ${settings.host}:${settings.port}`);
+try {
+  await app.listen(settings.port, settings.host);
+} catch (error) {
+  console.error(
+    `compas: ${settings.host}:${settings.port} cannot be served: ${error instanceof Error ? error.message : String(error)}`,
+  );
+  process.exit(1);
+}
 process.send?.('listening');

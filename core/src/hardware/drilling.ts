@@ -3,7 +3,6 @@ import { dim, len, type Figure, type Finding } from '../measure/index.js';
 import { holeReach, leastWall, pointLength, type Hole, type Outline, type Part } from '../pattern/index.js';
 import type { Bit, Workshop } from '../workshop/index.js';
 import type { NeededHole } from './kitNeeds.js';
-import { holeForBody } from './fit.js';
 import { pickBit, type BitChoice } from './pickBit.js';
 
 /** Drilling of one hole: bit, depths, tape, withdrawals and speed. */
@@ -60,25 +59,24 @@ export function planDrilling(
   return { operations, holes, findings, figures };
 }
 
+/** A drawn hole says its diameter: a bit a little over will do, one under hardly. */
+const DRAWN_UNDER = 0.05;
+const DRAWN_OVER = 0.3;
+
 /** Each step of a drawn hole is drilled on its own, the widest first while its centre is sound. */
 function drawnHole(hole: Hole): NeededHole[] {
-  return hole.steps
-    .map((step, i) => ({
-      hole: { ...hole, id: `${hole.id}.${i + 1}`, steps: [step] },
-      range: holeForBody(step.diameter.mm, 'slip'),
-      enters: hole.name,
-      entersDiameter: step.diameter.mm,
-      entersLength: step.depth.mm,
-    }))
-    .map((wish) => ({
-      ...wish,
-      range: {
-        fit: 'slip' as const,
-        least: wish.entersDiameter - 0.05,
-        best: wish.entersDiameter,
-        most: wish.entersDiameter + 0.3,
-      },
-    }));
+  return hole.steps.map((step, i) => ({
+    hole: { ...hole, id: `${hole.id}.${i + 1}`, steps: [step] },
+    range: {
+      fit: 'slip' as const,
+      least: step.diameter.mm - DRAWN_UNDER,
+      best: step.diameter.mm,
+      most: step.diameter.mm + DRAWN_OVER,
+    },
+    enters: hole.name,
+    entersDiameter: step.diameter.mm,
+    entersLength: step.depth.mm,
+  }));
 }
 
 function operation(

@@ -1,4 +1,4 @@
-import type { Workshop } from '@compas/core';
+import type { Tool, Workshop } from '@compas/core';
 
 /** Something a workshop cannot do without, and the usual thing to begin with. */
 export interface Need {
@@ -7,6 +7,13 @@ export interface Need {
   met: (workshop: Workshop) => boolean;
   usual: (workshop: Workshop) => Workshop;
 }
+
+const USUAL_TOOLS: Tool[] = [
+  { id: 'rg', name: 'Roughing gouge 25', kind: 'roughing gouge', width: 25 },
+  { id: 'sg', name: 'Spindle gouge 10', kind: 'spindle gouge', width: 10, nose: 4 },
+  { id: 'sk', name: 'Skew 19', kind: 'skew', width: 19 },
+  { id: 'pt', name: 'Parting tool 3', kind: 'parting tool', width: 3 },
+];
 
 /** The guided minimum: with these a first plan comes out whole. */
 export const MINIMUM: Need[] = [
@@ -37,13 +44,7 @@ export const MINIMUM: Need[] = [
       ),
     usual: (w) => ({
       ...w,
-      tools: [
-        ...w.tools,
-        { id: 'rg', name: 'Roughing gouge 25', kind: 'roughing gouge' as const, width: 25 },
-        { id: 'sg', name: 'Spindle gouge 10', kind: 'spindle gouge' as const, width: 10, nose: 4 },
-        { id: 'sk', name: 'Skew 19', kind: 'skew' as const, width: 19 },
-        { id: 'pt', name: 'Parting tool 3', kind: 'parting tool' as const, width: 3 },
-      ].filter((t) => !w.tools.some((own) => own.kind === t.kind)),
+      tools: [...w.tools, ...USUAL_TOOLS.filter((t) => !w.tools.some((own) => own.kind === t.kind))],
     }),
   },
   {

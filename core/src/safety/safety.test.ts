@@ -1,0 +1,59 @@
+import { plan } from '../plan/index.js';
+import { exampleInputs } from '../plan/exampleShop.js';
+
+/** Cautions of a stopper in a material, with a finish, for somebody: id → steps. */
+const cautions = (change: (inputs: ReturnType<typeof exampleInputs>) => void): Map<string, string[]> => {
+  const inputs = exampleInputs(6);
+  change(inputs);
+  const { pattern, workshop, stock, order, schools } = inputs;
+  const [part] = plan(pattern, workshop, stock, order, schools).parts;
+  return new Map(part.cautions.map((c) => [c.id, c.stepIds]));
+};
+
+describe('cautions', () => {
+  it('face shield where the work starts to turn, dust before the first grit', () => {
+    const found = cautions(() => undefined);
+    expect(found.get('shield')).toEqual(['mount', 'rough']);
+    expect(found.get('dust')).toEqual(['sand']);
+    expect(found.get('mandrel')).toEqual(['mount']);
+    expect(found.has('chuck')).toBe(false);
+  });
+
+  it('follow the material: irritant and sensitising dust begin earlier', () => {
+    expect(cautions((i) => (i.order.materialId = 'walnut')).get('dust-irritant')).toEqual(['rough', 'sand']);
+    const rosewood = cautions((i) => (i.order.materialId = 'rosewood'));
+    expect(rosewood.get('dust-sensitiser')).toEqual(['drill.kit:reference', 'rough', 'sand']);
+    expect(rosewood.has('dust')).toBe(false);
+  });
+
+  it('follow the finish: oily rags, paper for polish', () => {
+    expect(cautions((i) => (i.order.finishId = 'oil')).get('rags')).toEqual([
+      'finish.1',
+      'finish.2',
+      'finish.3',
+    ]);
+    const polish = cautions((i) => (i.order.finishId = 'polish'));
+    expect(polish.get('paper')).toEqual(['finish.1']);
+    expect(polish.has('rags')).toBe(false);
+  });
+
+  it('follow who will use it, and never claim that it complies', () => {
+    const inputs = exampleInputs(6);
+    inputs.pattern.usedBy = 'child';
+    const { pattern, workshop, stock, order, schools } = inputs;
+    const found = plan(pattern, workshop, stock, order, schools).parts[0].cautions.find(
+      (c) => c.id === 'child',
+    );
+    expect(found?.words).toContain('does not say that it complies');
+  });
+
+  it('follow the glue: gloves for epoxy, fumes for instant glue', () => {
+    expect(cautions(() => undefined).get('glue-gloves')).toEqual(['glue', 'assemble']);
+    const instant = cautions((i) => {
+      const [kit] = i.stock.kits;
+      if (kit?.kind === 'tapped-insert') kit.glue = 'cyanoacrylate';
+    });
+    expect(instant.has('glue-gloves')).toBe(false);
+    expect(instant.get('glue-fumes')).toEqual(['glue', 'assemble']);
+  });
+});

@@ -1,0 +1,45 @@
+import { checkWorkshop, newWorkshop, type Workshop } from './index.js';
+
+const changed = (change: (workshop: Workshop) => void): string[] => {
+  const workshop = newWorkshop('UTC', 'mm');
+  change(workshop);
+  return checkWorkshop(workshop).map((p) => p.field);
+};
+
+describe('a new workshop', () => {
+  it('contradicts itself nowhere and owns nothing', () => {
+    const workshop = newWorkshop('UTC', 'inch');
+    expect(checkWorkshop(workshop)).toEqual([]);
+    expect([workshop.bits, workshop.tools, workshop.centres].flat()).toEqual([]);
+    expect(workshop.units).toBe('inch');
+  });
+
+  it('works a forty-hour week', () => {
+    const { windows } = newWorkshop('UTC', 'mm').hours;
+    expect(windows.reduce((sum, w) => sum + w.to - w.from, 0)).toBe(40 * 60);
+  });
+});
+
+describe('contradictions', () => {
+  it('a lathe whose fastest is its slowest, or that has no speed', () => {
+    expect(changed((w) => (w.lathe.drive = { kind: 'range', slowest: 900, fastest: 900 }))).toEqual([
+      'lathe.drive.fastest',
+    ]);
+    expect(changed((w) => (w.lathe.drive = { kind: 'pulleys', speeds: [] }))).toEqual(['lathe.drive.speeds']);
+    expect(changed((w) => (w.lathe.drive = { kind: 'treadle' }))).toEqual([]);
+  });
+
+  it('jaws whose best grip lies outside of their range', () => {
+    const jaws = { id: 'j', name: 'J', gripLeast: 30, gripBest: 60, gripMost: 50, depth: 12 };
+    expect(changed((w) => (w.chucks = [{ id: 'c', name: 'C', fastest: 2000, jaws: [jaws] }]))).toEqual([
+      'chucks.c.jaws.j',
+    ]);
+  });
+
+  it('hours that end before they begin, a band turned round', () => {
+    expect(changed((w) => (w.hours.windows = [{ weekday: 1, from: 600, to: 540 }]))).toEqual([
+      'hours.windows',
+    ]);
+    expect(changed((w) => (w.speedBand = { low: 9, high: 8 }))).toEqual(['speedBand.high']);
+  });
+});

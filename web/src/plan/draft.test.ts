@@ -1,0 +1,65 @@
+import { newWorkshop, STARTING_FORMS } from '@compas/core';
+import { draftFrom } from './draft.js';
+
+const pattern = STARTING_FORMS[0].body({}, 'maple');
+const workshop = {
+  ...newWorkshop('Europe/Berlin', 'mm'),
+  finishes: [
+    { id: 'polish', name: 'Polish', kind: 'friction polish' as const, coats: 1 },
+    { id: 'wax', name: 'Wax', kind: 'wax' as const, coats: 1 },
+  ],
+};
+const noon = Date.UTC(2026, 2, 2, 11, 20);
+const draft = (search: string) => draftFrom(new URLSearchParams(search), pattern, workshop, noon);
+
+describe('a draft read from the address', () => {
+  it('is as the workshop usually does it when nothing is said', () => {
+    expect(draft('')).toEqual({
+      customer: '',
+      order: {
+        pieces: 12,
+        start: '2026-03-02T13:00',
+        due: null,
+        materialId: 'maple',
+        finishId: 'polish',
+        perBlank: 1,
+        mount: null,
+      },
+      schools: { speed: 'rpm-diameter', batching: 'by-operation' },
+    });
+  });
+
+  it('takes every choice that is there', () => {
+    const { order, schools, customer } = draft(
+      'pieces=30&for=Inn&due=2026-04-01&material=walnut&finish=wax&speed=surface-speed&by=piece&mount=chuck&per=2&start=2026-03-09T08:00',
+    );
+    expect(customer).toBe('Inn');
+    expect(order).toEqual({
+      pieces: 30,
+      start: '2026-03-09T08:00',
+      due: '2026-04-01',
+      materialId: 'walnut',
+      finishId: 'wax',
+      perBlank: 2,
+      mount: 'chuck',
+    });
+    expect(schools).toEqual({ speed: 'surface-speed', batching: 'by-piece' });
+  });
+
+  it('tells no finish from the usual one', () => {
+    expect(draft('finish=none').order.finishId).toBeNull();
+    expect(draft('finish=gone').order.finishId).toBe('polish');
+  });
+
+  it.each(['pieces=0', 'pieces=-3', 'pieces=1.5', 'pieces=many'])('does not believe %s', (search) =>
+    expect(draft(search).order.pieces).toBe(12),
+  );
+
+  it('keeps to what the server takes', () => {
+    expect(draft('pieces=999999').order.pieces).toBe(2000);
+    expect(draft('material=unobtainium&mount=magnet').order).toMatchObject({
+      materialId: 'maple',
+      mount: null,
+    });
+  });
+});

@@ -1,0 +1,110 @@
+import 'fake-indexeddb/auto';
+import type { RunEvent } from '@compas/core';
+import { ask } from '../api/client.js';
+import { ApiProblem } from '../api/problem.js';
+import { enqueue, flush, nextSequence, queued, randomId, recallBatch, rememberBatch } from './eventQueue.js';
+
+jest.mock('../api/client.js', () => ({ ask: jest.fn() }));
+const server = ask as jest.Mock;
+
+const event = (sequence: number): RunEvent => ({
+  id: randomId(),
+  piece: 1,
+  at: new Date(sequence * 1000).toISOString(),
+  device: 'tablet',
+  sequence,
+  planVersion: 1,
+  body: { kind: 'done', stepId: 'saw' },
+});
+
+/** What the server got, in order. */
+const received = (): RunEvent[] =>
+  server.mock.calls.flatMap((call: unknown[]) => (call[2] as { body: { events: RunEvent[] } }).body.events);
+
+let batch = '';
+beforeEach(() => {
+  batch = randomId();
+  server.mockReset().mockResolvedValue({ stored: 1, known: 0, setAside: [] });
+});
+
+describe('the queue', () => {
+  it('sends in order, once, and is then empty', async () => {
+    const events = Array.from({ length: 450 }, (_, i) => event(i));
+    for (const e of events) await enqueue(batch, e);
+    expect(await flush(batch)).toBe('all sent');
+    expect(received()).toEqual(events);
+    expect(server).toHaveBeenCalledTimes(3);
+    expect(await queued(batch)).toEqual([]);
+    expect(await flush(batch)).toBe('all sent');
+    expect(server).toHaveBeenCalledTimes(3);
+  });
+
+  it('keeps everything while there is no connection, and sends it when there is', async () => {
+    const events = [event(1), event(2)];
+    for (const e of events) await enqueue(batch, e);
+    server.mockRejectedValueOnce(new TypeError('Failed to fetch'));
+    expect(await flush(batch)).toBe('no connection');
+    expect(await queued(batch)).toEqual(events);
+    expect(await flush(batch)).toBe('all sent');
+    expect(await queued(batch)).toEqual([]);
+  });
+
+  it('keeps everything when the sign-in has run out, or the server is in trouble', async () => {
+    await enqueue(batch, event(1));
+    server.mockRejectedValueOnce(new ApiProblem(401, 'You are not signed in.'));
+    expect(await flush(batch)).toBe('signed out');
+    server.mockRejectedValueOnce(new ApiProblem(503, 'The database cannot be reached.'));
+    expect(await flush(batch)).toBe('no connection');
+    server.mockRejectedValueOnce(new ApiProblem(404, 'There is no such batch.'));
+    expect(await flush(batch)).toBe('refused');
+    expect(await queued(batch)).toHaveLength(1);
+  });
+
+  it('sends again what it does not know to have arrived, with the same id', async () => {
+    const lost = event(1);
+    await enqueue(batch, lost);
+    server.mockRejectedValueOnce(new TypeError('the answer was lost'));
+    await flush(batch);
+    await enqueue(batch, event(2));
+    await flush(batch);
+    expect(received().filter((e) => e.id === lost.id)).toHaveLength(2);
+  });
+
+  it('does not lose what is recorded while it sends', async () => {
+    await enqueue(batch, event(1));
+    const late = event(2);
+    server.mockImplementationOnce(async () => {
+      await enqueue(batch, late);
+      return { stored: 1, known: 0, setAside: [] };
+    });
+    expect(await flush(batch)).toBe('all sent');
+    expect(received().map((e) => e.sequence)).toEqual([1, 2]);
+  });
+
+  it('keeps the queues of batches apart', async () => {
+    await enqueue(batch, event(1));
+    expect(await queued(randomId())).toEqual([]);
+  });
+});
+
+describe('this device', () => {
+  it('counts its events up, also when two are made at once', async () => {
+    const first = await nextSequence();
+    const both = await Promise.all([nextSequence(), nextSequence()]);
+    expect([...both].sort((a, b) => a - b)).toEqual([first + 1, first + 2]);
+  });
+
+  it('makes ids that are v4 UUIDs and differ', () => {
+    const ids = Array.from({ length: 200 }, randomId);
+    expect(new Set(ids).size).toBe(200);
+    ids.forEach((id) =>
+      expect(id).toMatch(/^[0-9a-f]{8}-[0-9a-f]{4}-4[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/),
+    );
+  });
+
+  it('remembers a batch as it was last seen', async () => {
+    await rememberBatch({ id: batch });
+    expect(await recallBatch(batch)).toEqual({ id: batch });
+    expect(await recallBatch(randomId())).toBeUndefined();
+  });
+});
