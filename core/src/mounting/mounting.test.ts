@@ -64,7 +64,7 @@ describe('ways to hold', () => {
 describe('what the lathe must have', () => {
   const ids = (w: MountWish, blank: { diagonal: number; length: number }) => {
     const [mount] = proposeMounts(w, workshop);
-    return mountFindings(mount!, 'p', w.outline, blank, workshop).map((f) => f.id);
+    return mountFindings(mount, 'p', w.outline, blank, workshop).map((f) => f.id);
   };
 
   it('is enough for a short handle', () => expect(ids(wish(), { diagonal: 40, length: 110 })).toEqual([]));
@@ -75,7 +75,7 @@ describe('what the lathe must have', () => {
   it('is stiffness: a slender piece whips, a free one chatters', () => {
     expect(ids(wish({ diameter: 8 }), { diagonal: 20, length: 110 })).toEqual(['mount.slender.p']);
     const free = { ...workshop, centres: [] };
-    const chuck = proposeMounts(wish({ kind: 'finial' }), free)[0]!;
+    const chuck = proposeMounts(wish({ kind: 'finial' }), free)[0];
     expect(
       mountFindings(chuck, 'p', wish().outline, { diagonal: 40, length: 110 }, free).map((f) => f.id),
     ).toEqual(['mount.overhang.p']);
