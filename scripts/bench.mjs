@@ -1,9 +1,10 @@
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { gzipSync } from 'node:zlib';
+import { openBrowser } from './browser.mjs';
 import { build } from './build.mjs';
 import { freshDatabase, loadDemo, migrate } from './database.mjs';
-import { ensureChromium, ensureDependencies, ensurePostgres } from './packages.mjs';
+import { ensureDependencies, ensurePostgres } from './packages.mjs';
 import { DATA, main, ROOT, say } from './project.mjs';
 import { serve } from './serve.mjs';
 
@@ -108,17 +109,7 @@ async function bareInserts(ownerUrl) {
 }
 
 async function benchBrowser() {
-  const { chromium } = await import('@playwright/test');
-  const root = process.getuid?.() === 0;
-  const browser = await chromium.launch({
-    executablePath: await ensureChromium(),
-    args: [
-      ...(root ? ['--no-sandbox'] : []),
-      '--disable-quic',
-      '--disable-background-networking',
-      '--no-first-run',
-    ],
-  });
+  const browser = await openBrowser();
   const times = [];
   let size = 0;
   for (let i = 0; i < 5; i++) {

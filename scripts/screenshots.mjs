@@ -1,8 +1,9 @@
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
+import { openBrowser } from './browser.mjs';
 import { build } from './build.mjs';
 import { freshDatabase, loadDemo, migrate } from './database.mjs';
-import { ensureChromium, ensureDependencies, ensurePostgres } from './packages.mjs';
+import { ensureDependencies, ensurePostgres } from './packages.mjs';
 import { DATA, main, ROOT, say } from './project.mjs';
 import { serve } from './serve.mjs';
 
@@ -72,21 +73,11 @@ await main(async () => {
   await ensurePostgres();
   await build();
   mkdirSync(FOLDER, { recursive: true });
-  const { chromium } = await import('@playwright/test');
   const { env, stop } = await freshDatabase({ data: join(DATA, 'test'), name: 'compas_screenshots' });
   await migrate(env);
   await loadDemo(env);
   const server = serve({ ...env, PORT }, { quiet: true });
-  const root = process.getuid?.() === 0;
-  const browser = await chromium.launch({
-    executablePath: await ensureChromium(),
-    args: [
-      ...(root ? ['--no-sandbox'] : []),
-      '--disable-quic',
-      '--disable-background-networking',
-      '--no-first-run',
-    ],
-  });
+  const browser = await openBrowser();
   try {
     await server.listening;
     await take(browser);

@@ -190,7 +190,7 @@ function shapeSteps(part: PartDraft): Draft[] {
   const { layout, cuts } = part;
   const mating = layout.sizing.filter((s) => s.mating);
   const measures = (mating.length > 0 ? mating : layout.sizing.slice(0, 1)).map((s) => s.id);
-  const ferrule = part.joins.some((j) => j.when === 'after the tenon');
+  const ferrule = ferruleSeated(part);
   const size: Draft = {
     id: 'size',
     stage: 'mark',
@@ -233,15 +233,21 @@ function shapeSteps(part: PartDraft): Draft[] {
   ];
 }
 
+/** A seated ferrule covers its tenon: from then on wood is held against brass. */
+const ferruleSeated = (part: PartDraft): boolean => part.joins.some((j) => j.when === 'after the tenon');
+
 function trialFit(part: PartDraft): Draft[] {
   if (!part.hardware) return [];
   const { mating } = part.hardware.needs;
+  const words = ferruleSeated(part)
+    ? 'Stop. Run a fingernail from the ferrule onto the wood: it must not catch, and the line must flow.'
+    : `Stop. Hold the hardware against the ${mating.label}: a fingernail must not catch.`;
   return [
     {
       id: 'fit',
       stage: 'turn',
       title: 'Trial fit',
-      words: [`Stop. Hold the hardware against the ${mating.label}: a fingernail must not catch.`],
+      words: [words],
       minutes: MINUTES.trialFit,
       setup: onLathe(part),
       trialFit: true,
@@ -299,6 +305,7 @@ function coatSteps(part: PartDraft, setup: SetupState): Draft[] {
 }
 
 function endSteps(part: PartDraft): Draft[] {
+  const reachable = part.stations.filter((s) => !(s.mating && ferruleSeated(part)));
   const drafts: Draft[] = [
     {
       id: 'part',
@@ -318,9 +325,9 @@ function endSteps(part: PartDraft): Draft[] {
       stage: 'twins',
       title: 'Measure',
       words: ['Measure every station once, calliper square to the axis.'],
-      minutes: MINUTES.measurePerStation * part.stations.length,
+      minutes: MINUTES.measurePerStation * reachable.length,
       setup: at('bench', 'calliper'),
-      measures: part.stations.map((s) => s.id),
+      measures: reachable.map((s) => s.id),
     },
   ];
   if (offLathe(part)) drafts.push(...coatSteps(part, at('bench', 'finishing')));

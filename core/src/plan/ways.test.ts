@@ -1,4 +1,5 @@
 import { dim } from '../measure/index.js';
+import { finishedReadings } from '../inspect/index.js';
 import { STARTING_FORMS } from '../pattern/index.js';
 import { exampleInputs } from './exampleShop.js';
 import { plan, planDifference, type PlanInputs } from './index.js';
@@ -57,6 +58,24 @@ describe('a handle with a ferrule', () => {
 
   it('cuts from the tail towards the drive', () => {
     expect(planOf(handle()).parts[0].cuts.map((c) => c.elementId)).toEqual(['e1', 'e2', 'e3', 'e4', 'e5']);
+  });
+
+  it('measures its tenon while it can be reached, and counts that for the twins', () => {
+    const [part] = planOf(handle()).parts;
+    const measures = (id: string) => part.steps.find((s) => s.id === id)?.measures ?? [];
+    expect(measures('size')).toEqual(['start']);
+    expect(measures('measure')).not.toContain('start');
+    const reading = {
+      eventId: 'e',
+      piece: 1,
+      stepId: 'size',
+      stationId: 'start',
+      mm: 20.02,
+      typed: '20.02',
+      at: '',
+    };
+    const shaped = { ...reading, stationId: part.stations[1]?.id ?? '' };
+    expect(finishedReadings([reading, shaped], part.steps, part.stations)).toEqual([reading]);
   });
 
   it('meets the ferrule to a tenth, and the rest as seen', () => {

@@ -1,4 +1,5 @@
 import {
+  finishedReadings,
   inspectTwins,
   progressOf,
   twinsFindings,
@@ -29,15 +30,13 @@ export default function TwinsScreen() {
   return batch.data ? <Twins batch={batch.data} /> : null;
 }
 
-/** Verdict on what was measured at the step that holds pieces against the finished sizes. */
 function useVerdict(batch: BatchDetail): TwinsVerdict {
   return useMemo(() => {
-    const [part] = batch.snapshot.plan.parts;
-    const finished = new Set(part.steps.filter((s) => s.against === 'finished').map((s) => s.id));
+    const [{ stations, steps }] = batch.snapshot.plan.parts;
     const { pieces, readings } = progressOf(batch.pieces, batch.events);
     return inspectTwins(
-      part.stations,
-      readings.filter((r) => finished.has(r.stepId)),
+      stations,
+      finishedReadings(readings, steps, stations),
       pieces.map((p) => ({ piece: p.piece, rejected: p.rejected !== null })),
     );
   }, [batch]);
