@@ -89,6 +89,11 @@ async function benchServer(databaseUrl) {
   );
   row('a bare insert into the same server, same durability', `${median(sql).toFixed(2)} ms`);
   row('ratio', `${(median(http) / median(sql)).toFixed(2)}`);
+  const hundred = (i) =>
+    ask(`${address}/events`, { events: Array.from({ length: 100 }, (_, j) => event(i * 100 + j)) });
+  const perEvent = median(await timed(10, hundred)) / 100;
+  row('appending a hundred events in one request, for each', `${perEvent.toFixed(2)} ms`);
+  row('ratio to a bare insert', `${(perEvent / median(sql)).toFixed(2)}`);
 }
 
 /** Plain inserts of such an event into a table without policies, each its own transaction. */
