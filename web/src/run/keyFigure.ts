@@ -15,13 +15,9 @@ export function keyFigure(step: Step, part: PartPlan, station: Station | undefin
     };
   const drilling = part.drilling.find((d) => step.id === `drill.${d.id}`);
   if (drilling) return { label: 'tape at', mm: drilling.tapeAt };
-  const { hardware } = part;
+  const fitting = hardwareFigure(step, part);
+  if (fitting) return fitting;
   switch (step.id) {
-    case 'fit':
-    case 'ferrule':
-    case 'assemble':
-      if (hardware) return { label: hardware.needs.mating.label, mm: hardware.needs.mating.diameter };
-      break;
     case 'saw':
       return { label: 'blank, square', mm: part.blank.section };
     case 'centres':
@@ -37,4 +33,13 @@ export function keyFigure(step: Step, part: PartPlan, station: Station | undefin
   }
   if (step.speed !== null) return { label: 'speed', text: step.speed };
   return { label: 'about', text: `${Math.round(step.minutes * 10) / 10} min` };
+}
+
+/** Trial fits and joins are about a diameter of the hardware: what the wood is held against. */
+function hardwareFigure(step: Step, { hardware }: PartPlan): KeyFigure | null {
+  if (!hardware || !['fit', 'ferrule', 'assemble'].includes(step.id)) return null;
+  const { kit, needs } = hardware;
+  if (step.id === 'fit' && kit.kind === 'ferrule')
+    return { label: 'outside of the ferrule', mm: kit.outsideDiameter.mm };
+  return { label: needs.mating.label, mm: needs.mating.diameter };
 }
