@@ -1,8 +1,12 @@
 import { expect, test, type Page } from '@playwright/test';
 import { enterDemo } from './door.js';
 
-/** Does the step on the screen, whatever it asks for, and gives its title. */
-async function doStep(page: Page, reading: (station: string, shouldBe: number) => string): Promise<string> {
+/** Does the step of a piece that is on the screen, whatever it asks for, and gives its title. */
+async function doStep(
+  page: Page,
+  piece: number,
+  reading: (station: string, shouldBe: number) => string,
+): Promise<string> {
   const title = (await page.locator('.run-what h1').textContent()) ?? '';
   const unlock = page.getByRole('button', { name: 'Do it all the same' });
   const doneButton = page.getByRole('button', { name: /^Done(, not measured)?$/ });
@@ -27,6 +31,8 @@ async function doStep(page: Page, reading: (station: string, shouldBe: number) =
   const fits = page.getByRole('button', { name: 'It fits' });
   if (await fits.isVisible()) await fits.click();
   await doneButton.click();
+  // the piece has gone on once its button names another step
+  await expect(page.getByRole('button', { name: `Piece ${piece}, ${title}`, exact: true })).toHaveCount(0);
   return title;
 }
 
@@ -106,7 +112,7 @@ test('from the pattern to twins: change a diameter, order a dozen, plan, print, 
     await page.getByText('piece by piece', { exact: true }).click();
     await page.getByRole('button', { name: /^Piece 1,/ }).click();
     for (let i = 0; i < 15; i++) {
-      steps.push(await doStep(page, (_, mm) => mm.toFixed(2)));
+      steps.push(await doStep(page, 1, (_, mm) => mm.toFixed(2)));
       await page.getByRole('button', { name: /^Piece 1,/ }).click();
     }
     expect(steps).toEqual(
@@ -127,7 +133,7 @@ test('from the pattern to twins: change a diameter, order a dozen, plan, print, 
     await context.setOffline(true);
     await page.getByRole('button', { name: /^Piece 2,/ }).click();
     for (let i = 0; i < 15; i++) {
-      await doStep(page, (station, mm) => (station === 'collar' ? (mm + 0.8).toFixed(2) : mm.toFixed(2)));
+      await doStep(page, 2, (station, mm) => (station === 'collar' ? (mm + 0.8).toFixed(2) : mm.toFixed(2)));
       await page.getByRole('button', { name: /^Piece 2,/ }).click();
     }
     await expect(page.locator('.run-connection')).toContainText('kept here');

@@ -1,20 +1,22 @@
 import { nextAction, progressOf, type PlanInputs, type Workshop } from '@compas/core';
-import { useQueries, useQuery } from '@tanstack/react-query';
+import { useQueries, useQuery, type UseQueryResult } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { batchesQuery, batchQuery, kitsQuery, type BatchDetail } from '../api/queries.js';
 import { Say } from '../ui/Length.js';
 import { planning } from '../workers/usePlan.js';
 
+/** The batches that have come; stands outside so that the list stays the same until one changes. */
+const loadedOnly = (results: UseQueryResult<BatchDetail>[]): BatchDetail[] =>
+  results.flatMap((r) => (r.data ? [r.data] : []));
+
 /** What every open plan would do otherwise with the workshop as it stands on this screen. */
 export function OpenPlans({ workshop }: { workshop: Workshop }) {
   const batches = useQuery(batchesQuery);
   const kits = useQuery(kitsQuery);
   const open = batches.data?.filter((b) => !b.putAway && b.next.kind !== 'finished') ?? [];
-  const details = useQueries({ queries: open.map((b) => batchQuery(b.id)) });
-  const loaded = details.flatMap((d) => (d.data ? [d.data] : []));
+  const loaded = useQueries({ queries: open.map((b) => batchQuery(b.id)), combine: loadedOnly });
   const [differences, setDifferences] = useState<Map<string, string[]>>(new Map());
-  const key = loaded.map((b) => `${b.id}/${b.planVersion}`).join();
   useEffect(() => {
     if (!kits.data || loaded.length === 0) return;
     let current = true;
@@ -25,9 +27,7 @@ export function OpenPlans({ workshop }: { workshop: Workshop }) {
     return () => {
       current = false;
     };
-    // the batches themselves are new objects at each render; their ids and versions tell when they differ
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [workshop, kits.data, key]);
+  }, [workshop, kits.data, loaded]);
   return (
     <div>
       <h2>Open plans</h2>
