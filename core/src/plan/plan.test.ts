@@ -94,6 +94,14 @@ describe('findings', () => {
     );
   });
 
+  it('stop where the kit has gone from the list, and warn where it cannot be held as was wished', () => {
+    const inputs = exampleInputs(4);
+    inputs.stock.kits = [];
+    inputs.order.mount = 'mandrel';
+    expect(planOf(inputs).findings[0]).toMatchObject({ id: 'assemble.nokit.part1', severity: 'stop' });
+    expect(ids(inputs)).toContain('mount.choice.part1');
+  });
+
   it('leave speeds out on a treadle lathe', () => {
     const inputs = exampleInputs(2);
     inputs.workshop.lathe.drive = { kind: 'treadle' };
