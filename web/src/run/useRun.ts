@@ -53,10 +53,16 @@ export function useRun(id: string): Run {
     networkMode: 'always',
     retry: false,
   });
-  const [waiting, setWaiting] = useState<RunEvent[]>([]);
+  // events of this device stay in sight until the server's answer holds them, also while they are sent
+  const [own, setOwn] = useState<RunEvent[]>([]);
+  const [pending, setPending] = useState(0);
   const [connection, setConnection] = useState<Sent>('all sent');
   const sending = useRef(false);
-  const refresh = useCallback(async () => setWaiting(await queued(id)), [id]);
+  const refresh = useCallback(async () => {
+    const queue = await queued(id);
+    setPending(queue.length);
+    setOwn((before) => merged(before, queue));
+  }, [id]);
 
   const send = useCallback(async () => {
     if (sending.current) return;
@@ -102,7 +108,7 @@ export function useRun(id: string): Run {
     [id, planVersion, refresh, send],
   );
 
-  const events = useMemo(() => merged(query.data?.events ?? [], waiting), [query.data, waiting]);
+  const events = useMemo(() => merged(query.data?.events ?? [], own), [query.data, own]);
   const progress = useMemo(
     () => (query.data ? progressOf(query.data.pieces, events) : null),
     [query.data, events],
@@ -116,13 +122,14 @@ export function useRun(id: string): Run {
     error: query.error,
     progress,
     findings,
-    pending: waiting.length,
+    pending,
     connection,
     record,
   };
 }
 
-function merged(known: readonly RunEvent[], waiting: readonly RunEvent[]): RunEvent[] {
+/** Both lists together, each event once. */
+function merged(known: readonly RunEvent[], more: readonly RunEvent[]): RunEvent[] {
   const ids = new Set(known.map((e) => e.id));
-  return [...known, ...waiting.filter((e) => !ids.has(e.id))];
+  return [...known, ...more.filter((e) => !ids.has(e.id))];
 }
