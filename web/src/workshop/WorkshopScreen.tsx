@@ -92,6 +92,12 @@ function Editing({ kept }: { kept: WorkshopDetail }) {
   const here = SECTIONS.find((s) => s.path === section) ?? SECTIONS[0];
   const changed = name !== kept.name || JSON.stringify(workshop) !== JSON.stringify(kept.body);
   const problems = checkWorkshop(workshop);
+  // saving gives this screen a new version to stand on, and it begins anew: only the promise outlives it
+  const keep = () =>
+    save.mutateAsync({ name, body: workshop, basedOn: kept.version }).then(
+      () => message.success('Saved.'),
+      () => undefined,
+    );
   const owner = session.data?.workshops.find((w) => w.id === kept.id)?.role === 'owner';
   return (
     <div className="column">
@@ -112,12 +118,7 @@ function Editing({ kept }: { kept: WorkshopDetail }) {
               type="primary"
               disabled={!changed || problems.length > 0}
               loading={save.isPending}
-              onClick={() =>
-                save.mutate(
-                  { name, body: workshop, basedOn: kept.version },
-                  { onSuccess: () => void message.success('Saved.') },
-                )
-              }
+              onClick={() => void keep()}
             >
               Save the workshop
             </Button>
