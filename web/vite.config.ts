@@ -29,6 +29,7 @@ export default defineConfig({
   ],
   resolve: { conditions: ['source', 'module', 'browser', 'development|production'] },
   worker: { format: 'es' },
-  server: { proxy: { '/api': API } },
+  // the server compares Origin with Host: the browser's own host must reach it
+  server: { proxy: { '/api': { target: API, changeOrigin: false } } },
   build: { chunkSizeWarningLimit: 1200 },
 });
