@@ -5,6 +5,16 @@ export type RunEventBody =
   | { kind: 'timed'; stepId: string; timerId: string }
   | { kind: 'measured'; stepId: string; stationId: string; mm: number; typed: string }
   | { kind: 'corrected'; eventId: string; mm: number; typed: string; why: string }
+  /** an acceptance check: whether it held, with the number or words, and a shrunken photo as data URL */
+  | {
+      kind: 'checked';
+      stepId: string;
+      checkId: string;
+      passed: boolean;
+      value?: number;
+      words?: string;
+      photo?: string;
+    }
   | { kind: 'tried'; stepId: string; fits: boolean; note: string }
   | { kind: 'overridden'; stepId: string; why: string }
   | { kind: 'rejected'; stepId: string; cause: string }

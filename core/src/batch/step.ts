@@ -51,6 +51,8 @@ export interface Step {
   /** what the readings of this step are held against: the size to cut to, or the finished size */
   against: 'cut' | 'finished';
   trialFit: boolean;
+  /** acceptance checks of the pattern that are made in this step */
+  checks?: string[];
 }
 
 export const setupKey = ({ place, holding, tailstock }: SetupState): string =>

@@ -41,6 +41,21 @@ export function circleOf({ x0, r0, x1, r1, bulge }: Segment): Circle {
 /** Bulge of the arc over chord c that rises by `sagitta` (negative: sinks). */
 export const bulgeOfSagitta = (chord: number, sagitta: number): number => (2 * sagitta) / chord;
 
+/** Arc of a radius between two points, bulging away from the axis or hollow: half angle = asin(c/2R). */
+export function arcFrom(
+  elementId: string,
+  x0: number,
+  r0: number,
+  x1: number,
+  r1: number,
+  radius: number,
+  side: 'out' | 'in',
+): Segment {
+  const chord = Math.hypot(x1 - x0, r1 - r0);
+  const quarter = Math.asin(Math.min(1, chord / 2 / radius)) / 2;
+  return { elementId, x0, r0, x1, r1, bulge: Math.tan(quarter) * (side === 'out' ? 1 : -1) };
+}
+
 /**
  * Point of a segment at parameter t in 0..1 (by angle on an arc), with its derivative by t.
  * The arc is developed from its first point with half-angle differences, so that a flat arc of a

@@ -1,8 +1,17 @@
 import { len } from '../measure/index.js';
-import { DIMENSION_WORDS, DIMENSIONS_OF, dimensionOf } from './elementDimensions.js';
+import { crossHoleProblems } from './crossHole.js';
+import {
+  DIMENSION_WORDS,
+  DIMENSIONS_OF,
+  dimensionOf,
+  nameOf,
+  OPTIONAL_DIMENSIONS,
+} from './elementDimensions.js';
+import type { DimensionKey, Element } from './element.js';
 import { holeProblems } from './hole.js';
+import { joinSides } from './joins.js';
 import { outlineOf } from './outline.js';
-import type { Element, Part, PatternBody } from './pattern.js';
+import type { Part, PatternBody, Turning } from './pattern.js';
 
 /** Something in a pattern that cannot be made as it stands. */
 export interface PatternProblem {
@@ -12,50 +21,111 @@ export interface PatternProblem {
 }
 
 /** Diameters and lengths may be 0 (a point, a bead of no rise), but these may not. */
-const MUST_BE_ABOVE_ZERO = new Set(['length', 'radius', 'diameter']);
+const MUST_BE_ABOVE_ZERO: ReadonlySet<DimensionKey> = new Set([
+  'length',
+  'radius',
+  'diameter',
+  'longAxis',
+  'across',
+  'hole',
+]);
+
+/** How often a row may repeat, and how deep rows may lie in rows. */
+const MOST_TIMES = 200;
 
 /** All that keeps a pattern from being made, in sentences; an empty list when it can be made. */
 export function checkPattern(body: PatternBody): PatternProblem[] {
-  const [first, second] = body.parts;
-  const many = second
-    ? [
-        {
-          partId: second.id,
-          why: `Compas plans one turned part per item so far; ${second.name} beside ${first.name} is one too many.`,
-        },
-      ]
-    : [];
-  return [...many, ...body.parts.flatMap(problemsOf)];
-}
-
-function problemsOf(part: Part): PatternProblem[] {
-  return [
-    ...idProblems(part),
-    ...part.turnings[0].elements.flatMap((element) => elementProblems(part, element)),
-    ...partProblems(part),
-  ];
+  return [...idProblems(body), ...body.parts.flatMap(partProblems), ...linkProblems(body)];
 }
 
 function partProblems(part: Part): PatternProblem[] {
-  const outline = outlineOf(part.turnings[0]);
-  const problems: PatternProblem[] = outline.problems.map((p) => ({ partId: part.id, ...p }));
+  return [
+    ...part.turnings.flatMap((turning) => turningProblems(part, turning)),
+    ...holesOf(part).map((why) => ({ partId: part.id, why })),
+    ...decorationProblems(part),
+  ];
+}
+
+function turningProblems(part: Part, turning: Turning): PatternProblem[] {
+  const outline = outlineOf(turning);
+  const problems = turning.elements.flatMap((element) => elementProblems(part, element));
+  problems.push(...outline.problems.map((p) => ({ partId: part.id, ...p })));
   if (outline.length <= 0)
     problems.push({ partId: part.id, why: `${part.name} has no length yet. Add an element to begin.` });
-  for (const hole of part.holes)
-    problems.push(...holeProblems(hole, outline.length).map((why) => ({ partId: part.id, why })));
+  if (turning.elements.filter((e) => e.takesUp).length > 1)
+    problems.push({
+      partId: part.id,
+      why: `Two elements of the ${part.name} take up what is left. Only one can.`,
+    });
   return problems;
 }
 
+function holesOf(part: Part): string[] {
+  const outline = outlineOf(part.turnings[0]);
+  return [
+    ...part.holes.flatMap((hole) => holeProblems(hole, outline.length)),
+    ...(part.crossHoles ?? []).flatMap((hole) => crossHoleProblems(hole, outline)),
+  ];
+}
+
 function elementProblems(part: Part, element: Element): PatternProblem[] {
-  return DIMENSIONS_OF[element.kind].flatMap((key) => {
+  const own = DIMENSIONS_OF[element.kind].flatMap((key) => {
     const mm = dimensionOf(element, key)?.mm;
-    const word = `${element.name ?? element.kind}: the ${DIMENSION_WORDS[key]}`;
-    if (mm === undefined) return [problem(part, element, `${word} is missing. Give a length.`)];
+    const word = `${nameOf(element)}: the ${DIMENSION_WORDS[key]}`;
+    if (mm === undefined)
+      return OPTIONAL_DIMENSIONS.has(key)
+        ? []
+        : [problem(part, element, `${word} is missing. Give a length.`)];
     if (mm < 0) return [problem(part, element, `${word} is ${len(mm)}. It cannot be below zero.`)];
-    if (mm === 0 && MUST_BE_ABOVE_ZERO.has(key))
+    if (mm === 0 && MUST_BE_ABOVE_ZERO.has(key) && !element.takesUp)
       return [problem(part, element, `${word} is zero. Give a length above zero.`)];
     return [];
   });
+  if (element.kind !== 'repeat') return own;
+  return [...rowProblems(part, element), ...element.elements.flatMap((e) => elementProblems(part, e))];
+}
+
+function rowProblems(part: Part, row: Element & { kind: 'repeat' }): PatternProblem[] {
+  const name = nameOf(row);
+  if (!Number.isInteger(row.times) || row.times < 1 || row.times > MOST_TIMES)
+    return [problem(part, row, `${name}: ${row.times} times. Give a whole number from 1 to ${MOST_TIMES}.`)];
+  if (row.elements.length === 0)
+    return [problem(part, row, `${name}: a row of nothing. Give it an element to repeat.`)];
+  const deep = row.elements.find((e) => e.kind === 'repeat' || e.takesUp);
+  if (!deep) return [];
+  return [
+    problem(part, row, `${name}: an element of a row is neither a row nor takes up a length. Take it out.`),
+  ];
+}
+
+function decorationProblems(part: Part): PatternProblem[] {
+  const outline = outlineOf(part.turnings[0]);
+  return (part.decorations ?? []).flatMap((d) => {
+    const span = outline.spans.find((s) => s.element.id === d.elementId);
+    if (!span) return [{ partId: part.id, why: `A ${d.kind} has lost the element it was on. Take it away.` }];
+    const room = span.x1 - span.x0;
+    if (d.from.mm + d.width.mm <= room + 1e-6) return [];
+    return [
+      problem(
+        part,
+        span.element,
+        `The ${d.kind} ends ${len(d.from.mm + d.width.mm)} into the ${nameOf(span.element)}, which is ${len(room)} long. Make it narrower or move it.`,
+      ),
+    ];
+  });
+}
+
+function linkProblems(body: PatternBody): PatternProblem[] {
+  const here = new Set(body.parts.map((p) => p.id));
+  const lost = [
+    ...body.hardware.filter((h) => !here.has(h.partId)).map(() => 'A piece of hardware'),
+    ...(body.mates ?? []).filter((m) => !here.has(m.partId)).map((m) => `The outline of the ${m.name}`),
+    ...(body.joins ?? []).filter((j) => joinSides(body, j) === null).map((j) => `The join ${j.kind}`),
+  ];
+  return lost.map((what) => ({
+    partId: body.parts[0].id,
+    why: `${what} belongs to a part or a hole that is no longer there. Choose another, or take it away.`,
+  }));
 }
 
 const problem = (part: Part, element: Element, why: string): PatternProblem => ({
@@ -64,11 +134,45 @@ const problem = (part: Part, element: Element, why: string): PatternProblem => (
   why,
 });
 
-function idProblems(part: Part): PatternProblem[] {
-  const ids = part.turnings.flatMap((t) => t.elements.map((e) => e.id));
-  const twice = ids.find((id, i) => ids.indexOf(id) !== i);
-  if (twice === undefined) return [];
-  return [
-    { partId: part.id, elementId: twice, why: `Two elements have the id ${twice}. Each needs its own.` },
-  ];
+/** Every id of a pattern is given once: elements with those in rows, holes, joins, checks. */
+function idProblems(body: PatternBody): PatternProblem[] {
+  const seen = new Set<string>();
+  const problems: PatternProblem[] = [];
+  const see = (partId: string, ids: string[], what: string) => {
+    for (const id of ids) {
+      if (seen.has(id))
+        problems.push({
+          partId,
+          elementId: id,
+          why: `Two ${what} have the id ${id}. Each needs its own.`,
+        });
+      seen.add(id);
+    }
+  };
+  for (const part of body.parts) {
+    const inRows = (elements: readonly Element[]): string[] =>
+      elements.flatMap((e) => [e.id, ...(e.kind === 'repeat' ? inRows(e.elements) : [])]);
+    see(
+      part.id,
+      part.turnings.flatMap((t) => inRows(t.elements)),
+      'elements',
+    );
+    see(
+      part.id,
+      [...part.holes, ...(part.crossHoles ?? [])].map((h) => h.id),
+      'holes',
+    );
+  }
+  const [first] = body.parts;
+  see(
+    first.id,
+    body.parts.map((p) => p.id),
+    'parts',
+  );
+  see(
+    first.id,
+    [...(body.joins ?? []), ...(body.checks ?? [])].map((c) => c.id),
+    'joins or checks',
+  );
+  return problems;
 }

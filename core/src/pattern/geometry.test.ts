@@ -70,7 +70,7 @@ describe('outline', () => {
 
   it('says what is impossible and what would do', () => {
     const bead = outlineOf(turning(20, { kind: 'bead', id: 'b', length: dim(4), crown: dim(26) }));
-    expect(bead.problems[0]?.why).toContain('at most ⟦2⟧ deep');
+    expect(bead.problems[0]?.why).toContain('at most ⟦2⟧ high');
     const arc = outlineOf(
       turning(20, {
         kind: 'arc',

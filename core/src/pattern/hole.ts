@@ -1,5 +1,6 @@
 import { len } from '../measure/index.js';
 import type { Segment } from './arc.js';
+import { cornersOf, solidFrom, takenAway, turned, type Integrals, type Solid } from './solid.js';
 import type { Outline } from './outline.js';
 import type { Hole } from './pattern.js';
 
@@ -10,7 +11,10 @@ export const pointLength = (diameter: number, pointAngle: number): number =>
 /** Deepest reach of a hole from its mouth, the point included, mm. */
 export function holeReach(hole: Hole, partLength: number): number {
   if (hole.through) return partLength;
-  return Math.max(0, ...hole.steps.map((s) => s.depth.mm + pointLength(s.diameter.mm, hole.pointAngle)));
+  return Math.max(
+    0,
+    ...hole.steps.map((s) => s.depth.mm + pointLength((s.endDiameter ?? s.diameter).mm, hole.pointAngle)),
+  );
 }
 
 /**
@@ -25,8 +29,9 @@ export function holeBoundary(hole: Hole, partLength: number): Segment[] {
     const last = i === hole.steps.length - 1;
     points.push([depth, r]);
     depth = last && hole.through ? partLength : step.depth.mm;
-    points.push([depth, r]);
-    if (last && !hole.through) points.push([depth + pointLength(step.diameter.mm, hole.pointAngle), 0]);
+    const end = step.endDiameter ? step.endDiameter.mm / 2 : r;
+    points.push([depth, end]);
+    if (last && !hole.through) points.push([depth + pointLength(2 * end, hole.pointAngle), 0]);
   });
   const toX = (d: number) => (hole.from === 'reference' ? d : partLength - d);
   return points.slice(1).map(([d, r], i) => {
@@ -48,13 +53,21 @@ export function boreAt(holes: readonly Hole[], outline: Outline, x: number): num
   return bore;
 }
 
-/** Volume taken out by a hole, mm³ (cylinders and the cone of the point). */
-export function holeVolume(hole: Hole, partLength: number): number {
-  return holeBoundary(hole, partLength).reduce(
-    (sum, { x0, r0, x1, r1 }) => sum + (Math.PI * Math.abs(x1 - x0) * (r0 * r0 + r0 * r1 + r1 * r1)) / 3,
-    0,
+/** What a hole takes out of the solid, as integrals of frusta and the cone of its point. */
+export const holeIntegrals = (hole: Hole, partLength: number): Integrals[] =>
+  holeBoundary(hole, partLength).map((s) =>
+    takenAway(turned(s.x1 >= s.x0 ? s : { ...s, x0: s.x1, r0: s.r1, x1: s.x0, r1: s.r0 })),
   );
-}
+
+/** Solid of a part less its axial holes; cross holes are too short to shift its balance. */
+export const drilledSolid = (outline: Outline, holes: readonly Hole[]): Solid => {
+  const wood = [...outline.segments.map(turned), ...(outline.squares ?? []).map(cornersOf)];
+  return solidFrom([...wood, ...holes.flatMap((hole) => holeIntegrals(hole, outline.length))]);
+};
+
+/** Volume taken out by a hole, mm³ (cylinders, cones of tapered steps and of the point). */
+export const holeVolume = (hole: Hole, partLength: number): number =>
+  -solidFrom(holeIntegrals(hole, partLength)).volume;
 
 /** What is wrong with a hole in itself: steps that do not narrow, nothing drilled, too deep. */
 export function holeProblems(hole: Hole, partLength: number): string[] {
@@ -63,9 +76,14 @@ export function holeProblems(hole: Hole, partLength: number): string[] {
     const before = hole.steps[i - 1];
     if (step.diameter.mm <= 0) problems.push(`${hole.name}: a hole of no diameter. Give its diameter.`);
     if (step.depth.mm <= 0 && !hole.through) problems.push(`${hole.name}: give the depth to the shoulder.`);
-    if (before && (step.diameter.mm >= before.diameter.mm || step.depth.mm <= before.depth.mm))
+    const above = before && (before.endDiameter ?? before.diameter).mm;
+    if (before && (step.diameter.mm > (above ?? 0) || step.depth.mm <= before.depth.mm))
       problems.push(
-        `${hole.name}: step ${i + 1} (${len(step.diameter.mm)}) must be narrower and deeper than step ${i} (${len(before.diameter.mm)}).`,
+        `${hole.name}: step ${i + 1} (${len(step.diameter.mm)}) must be no wider and deeper than step ${i} (${len(above ?? 0)}).`,
+      );
+    if (step.endDiameter && step.endDiameter.mm > step.diameter.mm)
+      problems.push(
+        `${hole.name}: a tapered step narrows inwards; ${len(step.endDiameter.mm)} at its depth is wider than ${len(step.diameter.mm)} at its mouth.`,
       );
   });
   if (!hole.through && holeReach(hole, partLength) >= partLength)

@@ -28,7 +28,10 @@ describe('starting forms', () => {
   });
 
   it('keep the sizes that were given', () => {
-    const body = STARTING_FORMS[4]?.body({ end: dim(28), middle: dim(33), length: dim(250) }, 'ash');
+    const body = STARTING_FORMS.find((f) => f.id === 'rolling-pin')?.body(
+      { end: dim(28), middle: dim(33), length: dim(250) },
+      'ash',
+    );
     const outline = outlineOf(body!.parts[0].turnings[0]);
     expect(extremes(outline, 0, 250).largest.diameter).toBeCloseTo(33, 9);
     expect(outline.spans[0]?.endDiameter).toBeCloseTo(28, 9);

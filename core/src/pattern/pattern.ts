@@ -1,48 +1,42 @@
-import type { Dimension } from '../measure/index.js';
+import type { Dimension, Stage } from '../measure/index.js';
+import type { Element } from './element.js';
 
-/**
- * Elements follow each other from the reference end (x = 0). Each begins at the diameter where the
- * one before ended, so neighbours always share it; only a shoulder makes a step. Lengths run along
- * the axis.
- */
-export type Element =
-  | ({ kind: 'cylinder'; length: Dimension } & ElementBase)
-  | ({ kind: 'taper'; length: Dimension; endDiameter: Dimension } & ElementBase)
-  /** round ridge: rises to `crown` and comes back to where it began */
-  | ({ kind: 'bead'; length: Dimension; crown: Dimension } & ElementBase)
-  /** round hollow: sinks to `bottom` and comes back to where it began */
-  | ({ kind: 'cove'; length: Dimension; bottom: Dimension } & ElementBase)
-  | ({ kind: 'shoulder'; endDiameter: Dimension } & ElementBase)
-  | ({ kind: 'v-groove'; length: Dimension; depth: Dimension } & ElementBase)
-  /** ball of `diameter` on necks of the diameter before and `endDiameter`; its length follows */
-  | ({ kind: 'sphere'; diameter: Dimension; endDiameter: Dimension } & ElementBase)
-  /** arc of a given radius, bulging out or hollow */
-  | ({
-      kind: 'arc';
-      length: Dimension;
-      endDiameter: Dimension;
-      radius: Dimension;
-      side: 'out' | 'in';
-    } & ElementBase);
-
-export type ElementKind = Element['kind'];
-
-export interface ElementBase {
-  /** stable, never reused within the pattern */
-  id: string;
-  /** the turner's word for it: collar, grip, tip */
-  name?: string;
-  /** allowed difference of the diameter at its end, ± mm; the default is that of a seen diameter */
-  tolerance?: number;
-}
-
-export type ItemKind = 'stopper' | 'handle' | 'finial' | 'ornament' | 'rolling pin' | 'other';
+export const ITEM_KINDS = [
+  'stopper',
+  'handle',
+  'finial',
+  'ornament',
+  'rolling pin',
+  'top',
+  'ball',
+  'leg',
+  'scoop',
+  'rattle',
+  'other',
+] as const;
+export type ItemKind = (typeof ITEM_KINDS)[number];
 
 /** One axis with its profile. */
 export interface Turning {
   id: string;
   startDiameter: Dimension;
   elements: Element[];
+  /** the start diameter stays when others are scaled */
+  startHeld?: boolean;
+  /** fixed total length; the element that takes up gets what the others leave */
+  total?: Dimension;
+  /** where this axis lies against the part's first; the first turning has none */
+  axis?: TurningAxis;
+}
+
+/**
+ * A further axis: shifted by `shift` from the first at the reference end, in the direction `direction`
+ * (degrees round the first axis), and leaning by `tilt` degrees in the same plane.
+ */
+export interface TurningAxis {
+  shift: Dimension;
+  direction: number;
+  tilt: number;
 }
 
 export type PartEnd = 'reference' | 'far';
@@ -51,6 +45,8 @@ export type PartEnd = 'reference' | 'far';
 export interface HoleStep {
   diameter: Dimension;
   depth: Dimension;
+  /** diameter at its depth when the step tapers */
+  endDiameter?: Dimension;
 }
 
 /** Axial hole. Steps go from the mouth inwards, each narrower and deeper than the last. */
@@ -64,6 +60,32 @@ export interface Hole {
   steps: HoleStep[];
 }
 
+/** Hole across the axis; `at` runs from the end that `from` names to its centre. */
+export interface CrossHole {
+  id: string;
+  name: string;
+  from: PartEnd;
+  at: Dimension;
+  /** round the axis, degrees, 0 facing the turner */
+  angle: number;
+  diameter: Dimension;
+  through: boolean;
+  /** from the surface to the shoulder of the bit when it does not go through */
+  depth?: Dimension;
+}
+
+export type DecorationKind = 'burnt line' | 'texture' | 'colour';
+
+/** What is done to the surface of an element: from `from` after its beginning, so wide. */
+export interface Decoration {
+  id: string;
+  kind: DecorationKind;
+  elementId: string;
+  from: Dimension;
+  width: Dimension;
+  words?: string;
+}
+
 export interface Part {
   id: string;
   name: string;
@@ -71,6 +93,8 @@ export interface Part {
   materialId: string;
   turnings: [Turning, ...Turning[]];
   holes: Hole[];
+  crossHoles?: CrossHole[];
+  decorations?: Decoration[];
 }
 
 /** A kit from the workshop's list fitted to one end of a part. */
@@ -79,6 +103,67 @@ export interface FittedHardware {
   kitId: string;
   partId: string;
   end: PartEnd;
+}
+
+export const JOIN_KINDS = [
+  'pin in hole',
+  'glued stem',
+  'screwed',
+  'pressed',
+  'cord through',
+  'ring on shaft',
+] as const;
+export type PartJoinKind = (typeof JOIN_KINDS)[number];
+
+/**
+ * How two parts of an item meet: an end of one enters a hole of the other by `depth`. A ring or a cord
+ * sits `at` so far from the reference end of the part that carries it.
+ */
+export interface PartJoin {
+  id: string;
+  kind: PartJoinKind;
+  /** the part that enters, or the shaft a ring or cord is on */
+  inner: { partId: string; end: PartEnd };
+  /** the part that receives, by one of its axial holes */
+  outer: { partId: string; holeId: string };
+  depth: Dimension;
+  /** for a ring on its shaft */
+  at?: Dimension;
+}
+
+export const CHECK_KINDS = ['number', 'felt', 'photo', 'function'] as const;
+export type CheckKind = (typeof CHECK_KINDS)[number];
+
+/** What must hold before a piece goes on: a number, words that are felt, a photo, a function test. */
+export interface AcceptanceCheck {
+  id: string;
+  kind: CheckKind;
+  /** what is looked at, in words: “a fingernail does not catch” */
+  words: string;
+  /** the element or join it belongs to; the whole item when it has none */
+  onId?: string;
+  /** when it is made */
+  stage: Stage;
+  /** for a number or a function test */
+  unit?: string;
+  least?: number;
+  most?: number;
+}
+
+/** Where a design comes from and what its owner allows. */
+export interface DesignSource {
+  from: 'own' | 'customer' | 'sample' | 'drawing' | 'handed down';
+  words: string;
+  allows: string;
+}
+
+/** Something the item must meet: its outline by a few diameters, from where they touch outwards. */
+export interface MatingOutline {
+  id: string;
+  name: string;
+  partId: string;
+  end: PartEnd;
+  points: { at: Dimension; diameter: Dimension }[];
 }
 
 /** Who will handle the item: rules on finish and warnings follow from it. */
@@ -93,6 +178,10 @@ export interface PatternBody {
   longest?: Dimension;
   parts: [Part, ...Part[]];
   hardware: FittedHardware[];
+  joins?: PartJoin[];
+  checks?: AcceptanceCheck[];
+  source?: DesignSource;
+  mates?: MatingOutline[];
   /** highest number given to an id, so that none is used twice */
   lastId: number;
 }

@@ -11,7 +11,10 @@ export interface Stock {
 
 /** What is ordered of one pattern, and the choices made for it. */
 export interface PlanOrder {
+  /** items ordered; of a part there are as many more as each item has */
   pieces: number;
+  /** which part of the item this batch makes; the first when not said */
+  partId?: string;
   /** when work begins, `2026-03-02T08:00` on the workshop's clock */
   start: string;
   /** last day, `2026-03-20`; null when nobody waits for it */

@@ -2,7 +2,8 @@ import type { Finding } from '../measure/index.js';
 import type { Material } from '../material/index.js';
 import { deepest, matingFindings } from '../hardware/index.js';
 import type { Mount } from '../mounting/index.js';
-import type { Hole, Outline, Part } from '../pattern/index.js';
+import { designAdvice, flowFindings, type Hole, type Outline, type Part } from '../pattern/index.js';
+import { wallFindings } from './wallFindings.js';
 import { lengthFindings } from '../stock/index.js';
 import type { SpeedChoice } from '../turning/index.js';
 import type { PlanInputs } from './inputs.js';
@@ -25,6 +26,9 @@ export function partFindings(part: Part, inputs: PlanInputs, draft: PartDraft): 
     ...drilledEndFindings(part, outline, holes, mount),
     ...speedFindings(part, draft.speeds),
     ...materialFindings(part, material, order.materialId),
+    ...wallFindings(part, draft),
+    ...flowFindings(part, outline, pattern.mates ?? []),
+    ...designAdvice(part, outline, pattern.kind),
   ];
 }
 

@@ -5,7 +5,7 @@ import type { Station } from '../inspect/index.js';
 import type { Layout } from '../layout/index.js';
 import type { Material } from '../material/index.js';
 import type { Mount } from '../mounting/index.js';
-import type { FittedHardware, Hole, LeastWall, Outline } from '../pattern/index.js';
+import type { Bore, CrossWall, FittedHardware, Hole, LeastWall, Outline } from '../pattern/index.js';
 import type { Caution } from '../safety/index.js';
 import type { Blank } from '../stock/index.js';
 import type { FinishProtocol, GritStep } from '../surface/index.js';
@@ -30,6 +30,9 @@ export interface PartPlan {
   hardware: PlannedHardware | null;
   holes: Hole[];
   leastWall: LeastWall | null;
+  /** cross holes where they lie; plans made before there were any have none */
+  bores?: Bore[];
+  crossWall?: CrossWall | null;
   mounts: [Mount, ...Mount[]];
   mount: Mount;
   blank: Blank;

@@ -1,6 +1,6 @@
 import { localTime, scheduleBatch, wallMinutes, type Schedule, type Step } from '../batch/index.js';
 import { bySeverity, type Figure, type Finding, type Schools, type Stage } from '../measure/index.js';
-import type { PatternBody } from '../pattern/index.js';
+import { partJoinFindings, type PatternBody } from '../pattern/index.js';
 import type { Workshop } from '../workshop/index.js';
 import type { PlanInputs, PlanOrder, Stock } from './inputs.js';
 import type { PartPlan } from './partPlan.js';
@@ -14,7 +14,7 @@ export interface Plan {
   engine: string;
   order: PlanOrder;
   schools: Schools;
-  /** one turned part per item so far */
+  /** the part that the order makes: each part of an item has a batch of its own */
   parts: [PartPlan];
   byPiece: Schedule;
   byOperation: Schedule;
@@ -34,7 +34,8 @@ export function plan(
   schools: Schools,
 ): Plan {
   const inputs: PlanInputs = { pattern, workshop, stock, order, schools };
-  const { plan: part, findings, figures } = planPart(pattern.parts[0], inputs);
+  const ordered = pattern.parts.find((p) => p.id === order.partId) ?? pattern.parts[0];
+  const { plan: part, findings, figures } = planPart(ordered, inputs);
   const start = wallMinutes(order.start);
   const schedule = (school: Schools['batching']) =>
     scheduleBatch(part.steps, part.pieces, workshop.hours, start, school);
@@ -48,7 +49,11 @@ export function plan(
     parts: [part],
     byPiece,
     byOperation,
-    findings: bySeverity([...findings, ...dueFindings(order, chosen, workshop)]),
+    findings: bySeverity([
+      ...findings,
+      ...partJoinFindings(pattern),
+      ...dueFindings(order, chosen, workshop),
+    ]),
     figures: { ...figures, time: timeFigures(chosen, part) },
   };
 }

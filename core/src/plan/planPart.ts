@@ -6,12 +6,13 @@ import { materialById, MATERIALS, type Material } from '../material/index.js';
 import type { Figure, Finding, Stage } from '../measure/index.js';
 import { mountFindings, proposeMounts, type Mount } from '../mounting/index.js';
 import {
+  boreOf,
+  drilledSolid,
   extremes,
-  holeVolume,
+  leastCrossWall,
   leastWall,
   outlineOf,
   solidOf,
-  type Hole,
   type Outline,
   type Part,
 } from '../pattern/index.js';
@@ -23,7 +24,9 @@ import type { Step } from '../batch/index.js';
 import type { PlanInputs } from './inputs.js';
 import { partFindings } from './partFindings.js';
 import type { PartPlan, PlannedHardware } from './partPlan.js';
-import { CLIP_FROM, stepsOf, type PartDraft } from './steps.js';
+import { withChecks } from './checks.js';
+import { shapeFigures } from './shapeFigures.js';
+import { clipsCorners, stepsOf, type PartDraft } from './steps.js';
 
 /** A part's plan with its findings and figures by stage. */
 export interface PlannedPart {
@@ -39,7 +42,8 @@ export function planPart(part: Part, inputs: PlanInputs): PlannedPart {
   const { material, outline, pieces, hardware, drill, largestDiameter } = drawn;
   const held = heldPart(drawn, inputs);
   const layout = layoutOf(outline, matingAt(hardware, outline), material, workshop.gauges);
-  const speeds = speedsOf(inputs, material, held.mount, held.blank.section, largestDiameter, pieces);
+  const clips = clipsCorners(pieces, outline);
+  const speeds = speedsOf(inputs, material, held.mount, held.blank.section, largestDiameter, clips);
   const { findings: cutFindings, ...cutting } = orderOfCuts(
     part.id,
     outline,
@@ -57,10 +61,12 @@ export function planPart(part: Part, inputs: PlanInputs): PlannedPart {
     material,
     outline,
     largestDiameter,
-    mass: massOf(solid.volume, drill.holes, outline, material),
+    mass: (drilledSolid(outline, drill.holes).volume / 1000) * material.density,
     hardware,
     holes: drill.holes,
     leastWall: leastWall(outline, drill.holes),
+    bores: (part.crossHoles ?? []).map((hole) => boreOf(hole, outline)),
+    crossWall: leastCrossWall(outline, drill.holes, part.crossHoles ?? []),
     mounts: held.mounts,
     mount: held.mount,
     blank: held.blank,
@@ -73,7 +79,7 @@ export function planPart(part: Part, inputs: PlanInputs): PlannedPart {
     joins,
     stations: stationsOf(layout),
   };
-  const steps = stepsOf(draft);
+  const steps = withChecks(stepsOf(draft), part, pattern);
   return {
     plan: { ...draft, steps, cautions: cautionsOf(draft, steps, inputs) },
     findings: [
@@ -91,7 +97,7 @@ export function planPart(part: Part, inputs: PlanInputs): PlannedPart {
       mark: layout.figures,
       turn: speeds.map((s) => s.figure),
       surface: ladder.figures,
-      pattern: [massFigure(draft, solid.volume)],
+      pattern: [massFigure(draft, solid.volume), ...shapeFigures(part, draft)],
     },
   };
 }
@@ -117,7 +123,7 @@ function drawnPart(part: Part, inputs: PlanInputs): DrawnPart {
     material,
     outline,
     pieces: order.pieces * part.perItem,
-    largestDiameter: Math.max(1, extremes(outline, 0, outline.length).largest.diameter),
+    largestDiameter: largestTurned(outline),
     hardware,
     drill: planDrilling(part, outline, hardware?.needs.holes ?? [], material, workshop),
   };
@@ -155,10 +161,23 @@ function heldPart(drawn: DrawnPart, { pattern, workshop, order }: PlanInputs): H
       // only the ends of a blank can be drilled
       perBlank: drill.operations.length > 0 ? 1 : Math.max(1, order.perBlank),
       pieces,
+      ...squareLeft(outline),
     },
     workshop.allowances,
   );
   return { mounts, mount, blank, figures };
+}
+
+/** The largest square that stays in the piece, when there is one; only the rest is turned from round. */
+function squareLeft({ squares = [] }: Outline): { squareLeft?: number } {
+  return squares.length === 0 ? {} : { squareLeft: Math.max(...squares.map((s) => s.side)) };
+}
+
+/** Largest diameter that is turned; where squares stay their flats are not. mm. */
+function largestTurned(outline: Outline): number {
+  const squares = new Set((outline.squares ?? []).map((s) => s.elementId));
+  const segments = outline.segments.filter((s) => !squares.has(s.elementId));
+  return segments.length === 0 ? 1 : Math.max(1, extremes({ segments }, 0, outline.length).largest.diameter);
 }
 
 /** Below this length stock cannot be held by hand at the saw, mm. */
@@ -203,9 +222,9 @@ function speedsOf(
   mount: Mount,
   section: number,
   largest: number,
-  pieces: number,
+  clips: boolean,
 ): SpeedChoice[] {
-  const rough = section * (pieces >= CLIP_FROM ? ACROSS_OCTAGON : Math.SQRT2);
+  const rough = section * (clips ? ACROSS_OCTAGON : Math.SQRT2);
   const stages: [TurningStage, number][] = [
     ['rough', rough],
     ['size', largest],
@@ -218,11 +237,6 @@ function speedsOf(
   return stages.map(([stage, diameter]) =>
     speedFor(stage, diameter, material, inputs.workshop, inputs.schools.speed, mount.fastest),
   );
-}
-
-function massOf(volume: number, holes: Hole[], outline: Outline, material: Material): number {
-  const drilled = holes.reduce((sum, hole) => sum + holeVolume(hole, outline.length), 0);
-  return ((volume - drilled) / 1000) * material.density;
 }
 
 const stationsOf = (layout: Layout): Station[] =>

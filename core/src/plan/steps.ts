@@ -1,5 +1,6 @@
 import type { Join } from '../assembly/index.js';
 import { len } from '../measure/index.js';
+import type { Outline } from '../pattern/index.js';
 import type { OrderLock, Place, SetupState, Step } from '../batch/index.js';
 import type { TurningStage } from '../turning/index.js';
 import type { PartPlan } from './partPlan.js';
@@ -34,6 +35,7 @@ type Draft = Partial<Step> & Pick<Step, 'id' | 'stage' | 'title' | 'words' | 'mi
 export function stepsOf(part: PartDraft): Step[] {
   const drafts: Draft[] = [
     ...stockSteps(part),
+    ...crossSteps(part),
     ...drillSteps(part),
     ...joinSteps(part, 'before turning'),
     ...roundSteps(part),
@@ -81,11 +83,13 @@ function speedOf(part: PartDraft, stage: TurningStage): string | null {
 }
 
 /** Corners are sawn off when there are many: roughing is then faster and kinder. */
-export const CLIP_FROM = 4;
+const CLIP_FROM = 4;
+export const clipsCorners = (pieces: number, outline: Pick<Outline, 'squares'>): boolean =>
+  pieces >= CLIP_FROM && outline.squares === undefined;
 
 function stockSteps(part: PartDraft): Draft[] {
   const { blank, drilling } = part;
-  const clip = part.pieces >= CLIP_FROM;
+  const clip = clipsCorners(part.pieces, part.outline);
   return [
     {
       id: 'saw',
@@ -109,6 +113,28 @@ function stockSteps(part: PartDraft): Draft[] {
       ],
       minutes: MINUTES.centres + (clip ? MINUTES.clip : 0),
       setup: at(clip ? 'saw' : 'bench', clip ? 'corner cradle' : 'bench'),
+    },
+  ];
+}
+
+/** Cross holes are drilled while the blank still has faces to lie on. */
+function crossSteps({ bores = [], blank }: PartDraft): Draft[] {
+  if (bores.length === 0) return [];
+  return [
+    {
+      id: 'drill.cross',
+      stage: 'drill',
+      title: bores.length > 1 ? 'Drill the cross holes' : 'Drill the cross hole',
+      words: bores.map((bore) => {
+        const face =
+          bore.angle % 90 === 0 ? `on side ${((((bore.angle / 90) % 4) + 4) % 4) + 1}` : `at ${bore.angle}°`;
+        const deep =
+          bore.end <= -bore.mouth ? 'through' : `${len(blank.section / 2 - bore.end)} deep from the face`;
+        return `${bore.name}: ${len(2 * bore.radius)}, ${len(bore.x)} from the reference end of the piece, ${face}, ${deep}.`;
+      }),
+      minutes: MINUTES.drill * bores.length,
+      setup: at('drill press', 'cross holes, blank in the vise'),
+      locks: [{ stepId: 'centres', reason: 'both holes are measured from one marked end.' }],
     },
   ];
 }

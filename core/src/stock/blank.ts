@@ -11,6 +11,8 @@ export interface BlankWish {
   /** pieces made end to end from one blank */
   perBlank: number;
   pieces: number;
+  /** side of a square that stays in the piece: the blank is planed to it, not turned from more */
+  squareLeft?: number;
 }
 
 /** A square blank and how it is made ready. All lengths mm. */
@@ -46,7 +48,8 @@ export const octagonOf = (side: number): Octagon => ({
  */
 export function blankFor(wish: BlankWish, allowances: Allowances): { blank: Blank; figures: Figure[] } {
   const { skim, centring, parting } = allowances;
-  const section = Math.ceil(wish.largestDiameter + skim + 2 * centring - 1e-9);
+  const turnedFrom = Math.ceil(wish.largestDiameter + skim + 2 * centring - 1e-9);
+  const section = wish.squareLeft === undefined ? turnedFrom : Math.max(wish.squareLeft, turnedFrom);
   const bare = wish.perBlank * (wish.finishedLength + parting) + wish.wasteDrive + wish.wasteTail;
   const length = Math.ceil(bare - 1e-9);
   const count = Math.ceil(wish.pieces / wish.perBlank);
@@ -70,9 +73,15 @@ function figuresOf(wish: BlankWish, allowances: Allowances, blank: Blank): Figur
       value: blank.section,
       unit: 'mm',
       working: {
-        rule: 'Largest diameter + skim + twice the centring error, rounded up to a whole millimetre.',
+        rule:
+          wish.squareLeft === undefined
+            ? 'Largest diameter + skim + twice the centring error, rounded up to a whole millimetre.'
+            : 'The square that stays in the piece, or what its round parts are turned from if that is more.',
         source: habit,
         inputs: [
+          ...(wish.squareLeft === undefined
+            ? []
+            : [{ label: 'square left in the piece', value: wish.squareLeft, unit: 'mm' as const }]),
           { label: 'largest diameter', value: wish.largestDiameter, unit: 'mm' },
           { label: 'skim on the diameter', value: allowances.skim, unit: 'mm' },
           { label: 'centring error', value: allowances.centring, unit: 'mm' },

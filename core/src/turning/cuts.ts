@@ -30,6 +30,14 @@ const TOOLS_FOR: Record<ElementSpan['element']['kind'], ToolKind[]> = {
   sphere: ['spindle gouge', 'skew', 'scraper'],
   'v-groove': ['skew', 'parting tool'],
   shoulder: ['parting tool', 'skew'],
+  ogee: ['spindle gouge', 'skew', 'scraper'],
+  fillet: ['spindle gouge', 'scraper'],
+  balloon: ['spindle gouge', 'skew', 'scraper'],
+  oval: ['spindle gouge', 'skew', 'scraper'],
+  square: ['skew', 'parting tool'],
+  tenon: ['parting tool', 'skew'],
+  fair: ['skew', 'spindle gouge', 'scraper'],
+  repeat: ['skew', 'spindle gouge', 'scraper'],
 };
 
 /**
@@ -107,7 +115,17 @@ function cutWords(span: ElementSpan): string {
     case 'shoulder':
       return `Square the ${name} with a peeling cut, down to ${len(Math.min(span.startDiameter, span.endDiameter))}.`;
     case 'sphere':
+    case 'oval':
+    case 'balloon':
       return `Round the ${name} from its middle towards both necks.`;
+    case 'square':
+      return element.shoulder === 'rolled'
+        ? `Leave the ${name} square; nick its ends with the long point and roll its shoulders.`
+        : `Leave the ${name} square; nick its ends with the long point and cut in square beside it.`;
+    case 'tenon':
+      return `Part the ${name} down to ${len(span.endDiameter)} for its hole of ${len(element.hole.mm)}.`;
+    case 'repeat':
+      return `Cut the ${name}: ${element.times} times the same, from the far one towards the drive.`;
     default: {
       const downhill =
         span.startDiameter >= span.endDiameter

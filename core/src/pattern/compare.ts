@@ -1,0 +1,54 @@
+import type { Outline } from './outline.js';
+import { radiusAt } from './radius.js';
+
+/** How far one outline lies from another at a place: b − a on the diameter, mm. */
+export interface DifferenceAt {
+  x: number;
+  difference: number;
+}
+
+/** Two outlines laid over each other. mm. */
+export interface Comparison {
+  /** along x, close enough that nothing a turner could see lies between */
+  along: DifferenceAt[];
+  largest: DifferenceAt;
+  /** root of the mean square of the difference on the diameter */
+  typical: number;
+  /** b longer than a */
+  longer: number;
+}
+
+const PLACES = 400;
+
+/** Just beside a step, so that both its sides are looked at, mm. */
+const BESIDE = 1e-4;
+
+/**
+ * Lays outline b over a, with b moved by `shift` along the axis. The difference is taken at 400 even
+ * places and on both sides of every break of both; beyond an end the diameter is 0.
+ */
+export function compareOutlines(a: Outline, b: Outline, shift = 0): Comparison {
+  const from = Math.min(0, shift);
+  const to = Math.max(a.length, b.length + shift);
+  const even = Array.from({ length: PLACES + 1 }, (_, i) => from + ((to - from) * i) / PLACES);
+  const breaks = [...breaksOf(a), ...breaksOf(b).map((x) => x + shift)];
+  const places = [...even, ...breaks.flatMap((x) => [x - BESIDE, x + BESIDE])]
+    .filter((x) => x >= from && x <= to)
+    .sort((p, q) => p - q);
+  const along = places.map((x) => ({ x, difference: 2 * (radiusAt(b, x - shift) - radiusAt(a, x)) }));
+  // a step that only lies a hair elsewhere is no difference of diameter
+  const seen = along.filter(({ x }) => x > BESIDE && x < Math.min(a.length, b.length + shift) - BESIDE);
+  const largest = seen.reduce<DifferenceAt>(
+    (most, d) => (Math.abs(d.difference) > Math.abs(most.difference) ? d : most),
+    { x: 0, difference: 0 },
+  );
+  const squares = along.reduce((sum, d) => sum + d.difference ** 2, 0);
+  return {
+    along,
+    largest,
+    typical: Math.sqrt(squares / Math.max(1, along.length)),
+    longer: b.length - a.length,
+  };
+}
+
+const breaksOf = (outline: Outline): number[] => [0, ...outline.segments.map((s) => s.x1)];

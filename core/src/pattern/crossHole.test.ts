@@ -1,0 +1,106 @@
+import fc from 'fast-check';
+import { dim } from '../measure/index.js';
+import { chain, checkPattern, leastCrossWall, STARTING_FORMS, type CrossHole, type Hole } from './index.js';
+
+const rod = chain([{ kind: 'cylinder', id: 'c', length: dim(100) }], 30);
+const cross = (id: string, at: number, diameter: number, more: Partial<CrossHole> = {}): CrossHole => ({
+  id,
+  name: id,
+  from: 'reference',
+  at: dim(at),
+  angle: 0,
+  diameter: dim(diameter),
+  through: true,
+  ...more,
+});
+const axial = (depth: number, diameter: number): Hole => ({
+  id: 'axial',
+  name: 'axial',
+  from: 'reference',
+  through: false,
+  pointAngle: 180,
+  steps: [{ diameter: dim(diameter), depth: dim(depth) }],
+});
+
+describe('wood at cross holes', () => {
+  it('beside a through hole stays the radius less half the hole', () => {
+    expect(leastCrossWall(rod, [], [cross('a', 50, 12)])?.wall).toBeCloseTo(9, 9);
+  });
+
+  it('near an end the end is what is left', () => {
+    expect(leastCrossWall(rod, [], [cross('a', 96, 4)])?.wall).toBeCloseTo(2, 9);
+    expect(leastCrossWall(rod, [], [cross('a', 4, 4, { from: 'far' })])?.x).toBeCloseTo(96, 9);
+  });
+
+  it('under a blind one stays what it is not deep', () => {
+    const blind = cross('a', 50, 4, { through: false, depth: dim(27) });
+    expect(leastCrossWall(rod, [], [blind])?.wall).toBeCloseTo(3, 9);
+  });
+
+  it('two at right angles keep their distance along, and meet when they share a station', () => {
+    const apart = [cross('a', 40, 6), cross('b', 47, 4, { angle: 90 })];
+    expect(leastCrossWall(rod, [], apart)?.wall).toBeCloseTo(2, 9);
+    const crossed = [cross('a', 40, 6), cross('b', 40, 4, { angle: 90 })];
+    const meets = leastCrossWall(rod, [], crossed);
+    expect(meets?.wall).toBeLessThan(0);
+    expect(meets?.otherId).toBe('b');
+  });
+
+  it('is as far from an axial hole as points of both are, tried one by one', () => {
+    const sizes = fc.record({
+      at: fc.integer({ min: 20, max: 80 }),
+      diameter: fc.integer({ min: 2, max: 8 }),
+      depth: fc.integer({ min: 3, max: 27 }),
+      deep: fc.integer({ min: 4, max: 60 }),
+      bore: fc.integer({ min: 2, max: 10 }),
+    });
+    fc.assert(
+      fc.property(sizes, ({ at, diameter, depth, deep, bore }) => {
+        const hole = axial(deep, bore);
+        const blind = cross('a', at, diameter, { through: false, depth: dim(depth) });
+        const found = leastCrossWall(rod, [hole], [blind])!;
+        const brute = nearest(at, diameter / 2, 15 - depth, deep, bore / 2);
+        if (found.otherId === 'axial' && found.wall > 0) expect(found.wall).toBeCloseTo(brute, 1);
+        else if (brute > 0) expect(found.wall).toBeLessThanOrEqual(brute + 0.05);
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  /** Shortest way from the rod's cross bore to its axial bore, over a grid of points of both surfaces. */
+  function nearest(at: number, c: number, end: number, deep: number, b: number): number {
+    let least = Infinity;
+    for (let i = 0; i <= 60; i++) {
+      const [x, y, z] = [Math.min(deep, (deep * i) / 60), 0, 0];
+      for (let k = 0; k <= 24; k++) {
+        const p = [x, b * Math.cos((k * Math.PI) / 12), b * Math.sin((k * Math.PI) / 12)] as const;
+        // nearest point of the upright cylinder of radius c from height `end` up
+        const away = Math.hypot(p[0] - at, p[2] - z);
+        const side = Math.max(0, away - c);
+        const below = Math.max(0, end - p[1] + y);
+        least = Math.min(least, Math.hypot(side, below));
+      }
+    }
+    return least;
+  }
+});
+
+describe('cross holes in a pattern', () => {
+  it('the launcher’s two holes are measured from one end and meet at right angles', () => {
+    const body = STARTING_FORMS.find((f) => f.id === 'launcher')!.body({}, 'ash');
+    expect(checkPattern(body)).toEqual([]);
+    const [first, second] = body.parts[0].crossHoles!;
+    expect(first!.from).toBe(second!.from);
+    expect(Math.abs(first!.angle - second!.angle)).toBe(90);
+  });
+
+  it('are refused with what would do', () => {
+    const body = STARTING_FORMS.find((f) => f.id === 'launcher')!.body({}, 'ash');
+    const part = body.parts[0];
+    const why = (hole: CrossHole) =>
+      checkPattern({ ...body, parts: [{ ...part, crossHoles: [hole] }] }).map((p) => p.why)[0];
+    expect(why(cross('a', 500, 4))).toContain('⟦500⟧');
+    expect(why(cross('a', 16, 40))).toContain('smaller bit');
+    expect(why(cross('a', 16, 4, { through: false }))).toContain('depth');
+  });
+});

@@ -1,0 +1,50 @@
+/**
+ * A measured place of a sample: its radius on two opposite sides of the axis, mm. Measured by calliper
+ * both are half the diameter.
+ */
+export interface SamplePoint {
+  x: number;
+  up: number;
+  down: number;
+}
+
+/** How a sample was measured. */
+export type SampledBy = 'stations' | 'trace' | 'photo';
+
+/** The limits of what is taken in. */
+export const MOST_SAMPLE_POINTS = 20_000;
+
+export const radiusOf = (p: SamplePoint): number => (p.up + p.down) / 2;
+
+/** How far the two sides differ: the axis of the wood is not that of the shape, or it is worn on one side. */
+export interface Asymmetry {
+  /** root of the mean square of half the difference of the sides, mm */
+  typical: number;
+  largest: { x: number; off: number };
+}
+
+/** Half the difference of the two sides, along the sample. mm. */
+export function asymmetryOf(points: readonly SamplePoint[]): Asymmetry {
+  let squares = 0;
+  let largest = { x: points[0]?.x ?? 0, off: 0 };
+  for (const { x, up, down } of points) {
+    const off = (up - down) / 2;
+    squares += off * off;
+    if (Math.abs(off) > Math.abs(largest.off)) largest = { x, off };
+  }
+  return { typical: Math.sqrt(squares / Math.max(1, points.length)), largest };
+}
+
+/** Points in order of x, those at one x taken together. */
+export function inOrder(points: readonly SamplePoint[]): SamplePoint[] {
+  const sorted = [...points].sort((a, b) => a.x - b.x);
+  const ordered: SamplePoint[] = [];
+  for (const p of sorted) {
+    const last = ordered.at(-1);
+    if (last && p.x - last.x < 1e-9) {
+      last.up = (last.up + p.up) / 2;
+      last.down = (last.down + p.down) / 2;
+    } else ordered.push({ ...p });
+  }
+  return ordered;
+}
