@@ -40,27 +40,30 @@ describe('fitting elements to a sample', () => {
     [2000, 0.02],
     [2000, 0.06],
     [900, 0.03],
-  ])(
-    '%i places with %f of noise: breaks within two spacings, diameters within the noise',
-    (places, noise) => {
-      const points = sampled(handle, places, noise);
-      const fitted = fitSample(points);
-      const spacing = handle.length / places;
-      const start = points[0]!.x;
-      for (const x of wanted) {
-        const nearest = Math.min(...fitted.breaks.map((b) => Math.abs(b.x + start - x)));
-        expect(nearest).toBeLessThan(2 * spacing);
-      }
-      expect(fitted.breaks).toHaveLength(wanted.length);
-      expect(fitted.outline.problems).toEqual([]);
-      for (const x of [5, 23, 32, 43, 60, 90, 115, 125])
-        expect(Math.abs(radiusAt(fitted.outline, x - start) - radiusAt(handle, x))).toBeLessThan(noise);
-      // two sides averaged: the noise of a radius is that of one side over √2
-      expect(fitted.noise).toBeGreaterThan((0.7 * noise) / Math.SQRT2);
-      expect(fitted.noise).toBeLessThan((1.4 * noise) / Math.SQRT2);
-      expect(fitted.error).toBeLessThan(1.5 * noise);
-    },
-  );
+  ])('%i places with %f of noise: breaks found, diameters within the noise', (places, noise) => {
+    const points = sampled(handle, places, noise);
+    const fitted = fitSample(points);
+    const spacing = handle.length / places;
+    const start = points[0]!.x;
+    for (const x of wanted) {
+      const near = fitted.breaks.reduce((a, b) =>
+        Math.abs(b.x + start - x) < Math.abs(a.x + start - x) ? b : a,
+      );
+      const off = Math.abs(near.x + start - x);
+      // a break that the noise hides is known to the stretch that it names, any other to two spacings
+      if (near.unsure) expect(off).toBeLessThan(near.to - near.from + spacing);
+      else expect(off).toBeLessThan(2 * spacing);
+    }
+    expect(fitted.breaks.filter((b) => !b.unsure).length).toBeGreaterThanOrEqual(3);
+    expect(fitted.breaks).toHaveLength(wanted.length);
+    expect(fitted.outline.problems).toEqual([]);
+    for (const x of [5, 23, 32, 43, 60, 90, 115, 125])
+      expect(Math.abs(radiusAt(fitted.outline, x - start) - radiusAt(handle, x))).toBeLessThan(noise);
+    // two sides averaged: the noise of a radius is that of one side over √2
+    expect(fitted.noise).toBeGreaterThan((0.7 * noise) / Math.SQRT2);
+    expect(fitted.noise).toBeLessThan((1.4 * noise) / Math.SQRT2);
+    expect(fitted.error).toBeLessThan(1.5 * noise);
+  });
 
   it('knows beads, coves, straights and rounds by their names', () => {
     const { turning } = fitSample(sampled(handle, 2000, 0.02));
