@@ -1,3 +1,13 @@
 export * from './page.js';
 export * from './storyStick.js';
 export * from './batchSheet.js';
+export { FileProblem, MOST_BYTES, MOST_PIECES } from './fileProblem.js';
+export type { Drawing } from './drawnLine.js';
+export * from './profileOf.js';
+export * from './turningFrom.js';
+export * from './svgRead.js';
+export * from './dxfRead.js';
+export * from './csvRead.js';
+export * from './profileWrite.js';
+export * from './patternJson.js';
+export * from './stl.js';

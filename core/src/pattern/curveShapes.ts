@@ -25,12 +25,15 @@ export function arc(element: ElementOf<'arc'>, x: number, r: number): Shape {
   return { segments: [segment] };
 }
 
+/** An arc may lean back by no more than this, mm: rounded sizes make a quarter circle do so. */
+const LEAN = 1e-3;
+
 /** An arc must stay a function of x: both ends on the outer (or both on the inner) half circle. */
 function overhangs(segment: Segment): boolean {
   const { cr } = circleOf(segment);
   const low = Math.min(segment.r0, segment.r1);
   const high = Math.max(segment.r0, segment.r1);
-  return segment.bulge > 0 ? low < cr - SLACK : high > cr + SLACK;
+  return segment.bulge > 0 ? low < cr - LEAN : high > cr + LEAN;
 }
 
 /**

@@ -29,3 +29,4 @@ export { sameWood } from './same.js';
 export * from './fit/sample.js';
 export * from './fit/fitSample.js';
 export { noiseOf, type Outlier } from './fit/noise.js';
+export * from './latheMesh.js';
