@@ -11,3 +11,5 @@ export * from './csvRead.js';
 export * from './profileWrite.js';
 export * from './patternJson.js';
 export * from './stl.js';
+export { silhouetteOf, type ScaleMarks, type Silhouette } from './photo/silhouette.js';
+export type { Picture } from './photo/picture.js';

@@ -31,10 +31,26 @@ export function stretchesOf(points: readonly Point[], noise: number): Stretch[] 
   const variance = Math.max(noise * noise, 1e-6) / size;
   const cuts = coarseCuts(blocks, variance, penalty).map((b) => Math.min(points.length, b * size));
   const refined = refine(points, cuts, noise, 2 * size);
-  return refined.slice(1).map((to, i) => {
+  const stretches = refined.slice(1).map((to, i): Stretch => {
     const from = refined[i] ?? 0;
     return { from, to, curve: bestCurve(momentsOf(points, from, to), noise * noise, penalty) };
   });
+  return points.length < MANY ? stretches : withoutTips(stretches);
+}
+
+/** A traced line of so many points does not end in an element of a few of them. */
+const MANY = 300;
+const TIP_POINTS = 8;
+
+/** The last points at both ends, where a trace frays out, go with the stretch beside them. */
+function withoutTips(stretches: readonly Stretch[]): Stretch[] {
+  const kept = stretches.filter(
+    (s, i) => (i > 0 && i < stretches.length - 1) || s.to - s.from >= TIP_POINTS,
+  );
+  const [first, last] = [kept[0], kept.at(-1)];
+  if (first) first.from = 0;
+  if (last) last.to = stretches.at(-1)?.to ?? last.to;
+  return kept;
 }
 
 function blocksOf(points: readonly Point[], size: number): Point[] {

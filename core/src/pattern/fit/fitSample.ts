@@ -36,8 +36,10 @@ const FEW = 40;
 /**
  * Lays elements through a sampled line. The points' x begins at the sample's reference end. Outliers
  * are left aside and named. Throws a RangeError with a sentence for fewer than three points.
+ * @param unsure how far each radius may be off by its instrument, mm: a photo errs by a part of a pixel
+ * in the same way over whole stretches, which its noise does not show
  */
-export function fitSample(sampled: readonly SamplePoint[]): FittedSample {
+export function fitSample(sampled: readonly SamplePoint[], unsure = 0): FittedSample {
   const ordered = inOrder(sampled);
   const first = ordered[0];
   if (!first || ordered.length < 3)
@@ -45,7 +47,7 @@ export function fitSample(sampled: readonly SamplePoint[]): FittedSample {
       `A sample needs at least three measured places; this one has ${ordered.length}. Measure more.`,
     );
   const all: Point[] = ordered.map((p) => ({ x: p.x - first.x, r: radiusOf(p) }));
-  const noise = all.length < FEW ? STATION_NOISE : noiseOf(all);
+  const noise = Math.max(unsure, all.length < FEW ? STATION_NOISE : noiseOf(all));
   const outliers = outliersOf(all, noise);
   const points = all.filter((_, i) => !outliers.has(i));
   const stretches = stretchesOf(points, noise);
@@ -176,5 +178,5 @@ function elementOf({ stretch, x0, x1, r0, r1 }: Piece, id: string, noise: number
   return { kind: 'arc', id, length, endDiameter: diameter(r1), radius: dim(round(radius)), side: curve.side };
 }
 
-/** Least radius of an arc over l that falls by h without bulging past its lower end: (l² + h²)/2l. */
-const leastRadius = (l: number, h: number): number => (l * l + h * h) / (2 * l) + 0.001;
+/** Least radius of an arc over l that falls by h without bulging past its lower end, (l² + h²)/2l, and a hair. */
+const leastRadius = (l: number, h: number): number => ((l * l + h * h) / (2 * l)) * 1.002;
