@@ -13,3 +13,4 @@ export * from './patternJson.js';
 export * from './stl.js';
 export { silhouetteOf, type ScaleMarks, type Silhouette } from './photo/silhouette.js';
 export type { Picture } from './photo/picture.js';
+export * from './drawing.js';

@@ -20,6 +20,8 @@ export class PlanChoicesDto {
   @TextField({ max: 16, pattern: /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/, like: '2026-03-02T08:00' }) start: string;
   @TextField({ ...DAY, nullable: true }) due: string | null;
   @TextField({ min: 1, max: 60 }) materialId: string;
+  /** which part of the item the batch makes; the first when not given */
+  @TextField({ max: 60, optional: true }) partId?: string;
   @TextField({ max: 60, nullable: true }) finishId: string | null;
   @NumberField({ min: 1, max: 50, whole: true }) perBlank: number;
   @ChoiceField(['mandrel', 'between centres', 'chuck'], { nullable: true }) mount: MountKind | null;

@@ -73,9 +73,17 @@ export class BatchService {
     const snapshot = await this.plan(dto.patternId, dto.revision, dto);
     const id = randomUUID();
     const orderId = randomUUID();
-    const { patternId, revision, pieces } = dto;
+    const { patternId, revision } = dto;
+    const { pieces } = snapshot.plan.parts[0];
     await manager.insert(OrderEntity, { workshopId, id: orderId, customer: dto.customer, due: dto.due });
-    await manager.insert(OrderLineEntity, { workshopId, orderId, number: 1, patternId, revision, pieces });
+    await manager.insert(OrderLineEntity, {
+      workshopId,
+      orderId,
+      number: 1,
+      patternId,
+      revision,
+      pieces: dto.pieces,
+    });
     await manager.insert(BatchEntity, {
       workshopId,
       id,
@@ -98,14 +106,14 @@ export class BatchService {
   /** Plans the same batch anew with what the workshop owns now; the version before stays. */
   async replan(id: string, choices: PlanChoicesDto): Promise<BatchDetailView> {
     const view = await this.view(id);
-    if (choices.pieces !== view.pieces)
+    const snapshot = await this.plan(view.patternId, view.revision, choices);
+    if (snapshot.plan.parts[0].pieces !== view.pieces)
       throw Problem.unusable([
         {
           field: 'pieces',
           why: `This batch has ${view.pieces} pieces. For another number make another batch.`,
         },
       ]);
-    const snapshot = await this.plan(view.patternId, view.revision, choices);
     const { workshopId } = this.transaction.acting;
     const version = view.planVersion + 1;
     await this.transaction.manager.insert(PlanVersionEntity, { workshopId, batchId: id, version, snapshot });
@@ -132,12 +140,28 @@ export class BatchService {
   private async plan(patternId: string, revision: number, dto: PlanChoicesDto): Promise<PlanSnapshot> {
     const { body: pattern } = await this.patterns.revision(patternId, revision);
     const { body: workshop } = await this.workshop.show();
-    const { pieces, start, due, materialId, finishId, perBlank, mount } = dto;
+    const { pieces, partId, start, due, materialId, finishId, perBlank, mount } = dto;
+    if (partId !== undefined && !pattern.parts.some((p) => p.id === partId))
+      throw Problem.unusable([
+        {
+          field: 'partId',
+          why: `The pattern has no part “${partId}”. Choose one of ${pattern.parts.map((p) => p.id).join(', ')}.`,
+        },
+      ]);
     const inputs: PlanInputs = {
       pattern,
       workshop,
       stock: { kits: await this.kits.list() },
-      order: { pieces, start, due, materialId, finishId, perBlank, mount },
+      order: {
+        pieces,
+        ...(partId === undefined ? {} : { partId }),
+        start,
+        due,
+        materialId,
+        finishId,
+        perBlank,
+        mount,
+      },
       schools: { ...dto.schools },
     };
     return snapshotOf(inputs);

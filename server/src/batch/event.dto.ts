@@ -18,6 +18,7 @@ const KINDS: RunEventKind[] = [
   'done',
   'timed',
   'measured',
+  'checked',
   'corrected',
   'tried',
   'overridden',
@@ -60,6 +61,22 @@ class CorrectedDto extends EventBodyDto implements Of<'corrected'> {
   @TextField({ max: 60 }) typed: string;
   @Words(1) why: string;
 }
+class CheckedDto extends EventBodyDto implements Of<'checked'> {
+  declare kind: 'checked';
+  @StepId() stepId: string;
+  @StepId() checkId: string;
+  @BooleanField() passed: boolean;
+  @NumberField({ min: -1e6, max: 1e6, optional: true }) value?: number;
+  @TextField({ max: 500, optional: true }) words?: string;
+  /** a shrunken photo, some tens of kilobytes */
+  @TextField({
+    max: 200_000,
+    pattern: /^data:image\/(jpeg|webp|png);base64,[A-Za-z0-9+/=]+$/,
+    like: 'data:image/jpeg;base64,…',
+    optional: true,
+  })
+  photo?: string;
+}
 class TriedDto extends EventBodyDto implements Of<'tried'> {
   declare kind: 'tried';
   @StepId() stepId: string;
@@ -95,6 +112,7 @@ class RunEventDto {
       done: DoneDto,
       timed: TimedDto,
       measured: MeasuredDto,
+      checked: CheckedDto,
       corrected: CorrectedDto,
       tried: TriedDto,
       overridden: OverriddenDto,

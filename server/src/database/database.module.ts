@@ -5,6 +5,7 @@ import { OrderEntity, OrderLineEntity } from '../batch/order.entity.js';
 import { PlanVersionEntity } from '../batch/planVersion.entity.js';
 import { KitEntity } from '../hardware/kit.entity.js';
 import { PatternEntity, PatternRevisionEntity } from '../pattern/pattern.entity.js';
+import { SampleEntity } from '../pattern/sample.entity.js';
 import { WorkshopEntity } from '../workshop/workshop.entity.js';
 import { RoleCheck } from './roleCheck.js';
 import type { Settings } from './settings.js';
@@ -19,6 +20,7 @@ const ENTITIES = [
   OrderLineEntity,
   BatchEntity,
   PlanVersionEntity,
+  SampleEntity,
 ];
 
 @Global()

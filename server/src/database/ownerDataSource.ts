@@ -1,7 +1,8 @@
 import { DataSource } from 'typeorm';
 import { Foundation1772000000001 } from './migrations/1-foundation.js';
+import { Samples1780000000002 } from './migrations/2-samples.js';
 
-export const MIGRATIONS = [Foundation1772000000001];
+export const MIGRATIONS = [Foundation1772000000001, Samples1780000000002];
 
 /**
  * Connection of the owner, for migrations only.

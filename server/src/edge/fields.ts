@@ -78,6 +78,16 @@ export const ChoiceField = (choices: readonly string[], o: Presence = {}): Prope
     IsIn(choices, { message: `$property is "$value". Choose one of ${choices.join(', ')}.` }),
   );
 
+/** Some of a few words. */
+export const ChoicesField = (choices: readonly string[], o: Presence = {}): PropertyDecorator =>
+  applyDecorators(
+    ApiProperty({ enum: choices, isArray: true, ...required(o) }),
+    ...presence(o),
+    IsArray({ message: '$property is missing. Give it as a list.' }),
+    ArrayMaxSize(choices.length, { message: '$property names something twice.' }),
+    IsIn(choices, { each: true, message: `each value of $property must be one of ${choices.join(', ')}.` }),
+  );
+
 export const IdField = (o: Presence = {}): PropertyDecorator =>
   applyDecorators(
     ApiProperty({ type: String, format: 'uuid', nullable: o.nullable, ...required(o) }),

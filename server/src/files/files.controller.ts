@@ -1,8 +1,9 @@
 import { Controller, Get, Header, Param, ParseUUIDPipe, Query, StreamableFile } from '@nestjs/common';
 import { ApiProduces, ApiTags } from '@nestjs/swagger';
-import { batchSheet, storyStick, type Paper, type Units } from '@compas/core';
+import { batchSheet, patternDrawing, storyStick, type Paper, type Units } from '@compas/core';
 import { InWorkshop } from '../access/inWorkshop.js';
 import { BatchService } from '../batch/batch.service.js';
+import { PatternService } from '../pattern/pattern.service.js';
 import { ChoiceField } from '../edge/fields.js';
 import { pdfOf } from './pdf.js';
 
@@ -13,12 +14,27 @@ class PrintDto {
 
 @ApiTags('files')
 @ApiProduces('application/pdf')
-@Controller('batches/:id')
+@Controller()
 @InWorkshop()
 export class FilesController {
-  constructor(private readonly batches: BatchService) {}
+  constructor(
+    private readonly batches: BatchService,
+    private readonly patterns: PatternService,
+  ) {}
 
-  @Get('sheet.pdf')
+  /** Dimensioned drawing of the current revision, a sheet for each part. */
+  @Get('patterns/:id/drawing.pdf')
+  @Header('content-type', 'application/pdf')
+  async drawing(
+    @Param('id', ParseUUIDPipe) id: string,
+    @Query() { paper, units }: PrintDto,
+  ): Promise<StreamableFile> {
+    const { name, revision, body } = await this.patterns.show(id);
+    const pages = patternDrawing({ title: name, revision, body, units, paper });
+    return new StreamableFile(await pdfOf(pages, `${name}, drawing`));
+  }
+
+  @Get('batches/:id/sheet.pdf')
   @Header('content-type', 'application/pdf')
   async sheet(
     @Param('id', ParseUUIDPipe) id: string,
@@ -30,7 +46,7 @@ export class FilesController {
     return new StreamableFile(await pdfOf(pages, batch.name));
   }
 
-  @Get('stick.pdf')
+  @Get('batches/:id/stick.pdf')
   @Header('content-type', 'application/pdf')
   async stick(
     @Param('id', ParseUUIDPipe) id: string,

@@ -1,6 +1,7 @@
 import { Module } from '@nestjs/common';
 import { BatchModule } from '../batch/batch.module.js';
+import { PatternModule } from '../pattern/pattern.module.js';
 import { FilesController } from './files.controller.js';
 
-@Module({ imports: [BatchModule], controllers: [FilesController] })
+@Module({ imports: [BatchModule, PatternModule], controllers: [FilesController] })
 export class FilesModule {}

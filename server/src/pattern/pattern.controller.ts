@@ -14,7 +14,14 @@ import {
 import { ApiCreatedResponse, ApiOkResponse, ApiTags } from '@nestjs/swagger';
 import type { Request } from 'express';
 import { InWorkshop } from '../access/inWorkshop.js';
-import { NewPatternDto, NewRevisionDto, patternBodyOf, PatternView, RevisionView } from './pattern.dto.js';
+import {
+  CheckResultView,
+  NewPatternDto,
+  NewRevisionDto,
+  patternBodyOf,
+  PatternView,
+  RevisionView,
+} from './pattern.dto.js';
 import { PatternService } from './pattern.service.js';
 
 @ApiTags('pattern')
@@ -39,6 +46,13 @@ export class PatternController {
   @ApiOkResponse({ type: [RevisionView] })
   revisions(@Param('id', ParseUUIDPipe) id: string): Promise<RevisionView[]> {
     return this.patterns.revisions(id);
+  }
+
+  /** How the acceptance checks went in all batches. */
+  @Get(':id/checks')
+  @ApiOkResponse({ type: [CheckResultView] })
+  checks(@Param('id', ParseUUIDPipe) id: string): Promise<CheckResultView[]> {
+    return this.patterns.checkResults(id);
   }
 
   @Post()

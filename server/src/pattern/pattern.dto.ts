@@ -1,4 +1,23 @@
-import type { ItemKind, PartEnd, PatternBody, UsedBy } from '@compas/core';
+import {
+  CHECK_KINDS,
+  ITEM_KINDS,
+  JOIN_KINDS,
+  type AcceptanceCheck,
+  type CheckKind,
+  type CrossHole,
+  type Decoration,
+  type DecorationKind,
+  type DesignSource,
+  type ItemKind,
+  type MatingOutline,
+  type PartEnd,
+  type PartJoin,
+  type PartJoinKind,
+  type PatternBody,
+  type Stage,
+  type TurningAxis,
+  type UsedBy,
+} from '@compas/core';
 import { ApiProperty } from '@nestjs/swagger';
 import { ArrayMinSize } from 'class-validator';
 import {
@@ -13,20 +32,33 @@ import {
 import { DimensionDto } from './dimension.dto.js';
 import { ELEMENT_KINDS, ElementDto } from './element.dto.js';
 
-const ITEM_KINDS: ItemKind[] = ['stopper', 'handle', 'finial', 'ornament', 'rolling pin', 'other'];
 const USED_BY: UsedBy[] = ['anybody', 'food', 'child'];
 const ENDS: PartEnd[] = ['reference', 'far'];
+const STAGES: Stage[] = ['stock', 'drill', 'mount', 'mark', 'turn', 'surface', 'assemble', 'twins'];
 const Id = () => TextField({ min: 1, max: 60 });
+const Length = () => ObjectField(() => DimensionDto);
+const MaybeLength = () => ObjectField(() => DimensionDto, { optional: true });
+const Angle = () => NumberField({ min: -360, max: 360 });
+
+class AxisDto implements TurningAxis {
+  @Length() shift: DimensionDto;
+  @Angle() direction: number;
+  @NumberField({ min: -60, max: 60 }) tilt: number;
+}
 
 class TurningDto {
   @Id() id: string;
-  @ObjectField(() => DimensionDto) startDiameter: DimensionDto;
+  @Length() startDiameter: DimensionDto;
   @ListField(() => ElementDto, { max: 200, kinds: ELEMENT_KINDS }) elements: ElementDto[];
+  @BooleanField({ optional: true }) startHeld?: boolean;
+  @MaybeLength() total?: DimensionDto;
+  @ObjectField(() => AxisDto, { optional: true }) axis?: AxisDto;
 }
 
 class HoleStepDto {
-  @ObjectField(() => DimensionDto) diameter: DimensionDto;
-  @ObjectField(() => DimensionDto) depth: DimensionDto;
+  @Length() diameter: DimensionDto;
+  @Length() depth: DimensionDto;
+  @MaybeLength() endDiameter?: DimensionDto;
 }
 
 class HoleDto {
@@ -35,7 +67,29 @@ class HoleDto {
   @ChoiceField(ENDS) from: PartEnd;
   @BooleanField() through: boolean;
   @NumberField({ min: 30, max: 180 }) pointAngle: number;
-  @ListField(() => HoleStepDto, { max: 8 }) steps: HoleStepDto[];
+  @ArrayMinSize(1, { message: 'A hole has at least one step. Give its diameter and depth.' })
+  @ListField(() => HoleStepDto, { max: 8 })
+  steps: HoleStepDto[];
+}
+
+class CrossHoleDto implements CrossHole {
+  @Id() id: string;
+  @TextField({ min: 1, max: 60 }) name: string;
+  @ChoiceField(ENDS) from: PartEnd;
+  @Length() at: DimensionDto;
+  @Angle() angle: number;
+  @Length() diameter: DimensionDto;
+  @BooleanField() through: boolean;
+  @MaybeLength() depth?: DimensionDto;
+}
+
+class DecorationDto implements Decoration {
+  @Id() id: string;
+  @ChoiceField(['burnt line', 'texture', 'colour']) kind: DecorationKind;
+  @Id() elementId: string;
+  @Length() from: DimensionDto;
+  @Length() width: DimensionDto;
+  @TextField({ max: 200, optional: true }) words?: string;
 }
 
 class PartDto {
@@ -47,6 +101,8 @@ class PartDto {
   @ListField(() => TurningDto, { max: 8 })
   turnings: TurningDto[];
   @ListField(() => HoleDto, { max: 20 }) holes: HoleDto[];
+  @ListField(() => CrossHoleDto, { max: 20, optional: true }) crossHoles?: CrossHoleDto[];
+  @ListField(() => DecorationDto, { max: 60, optional: true }) decorations?: DecorationDto[];
 }
 
 class FittedHardwareDto {
@@ -56,15 +112,65 @@ class FittedHardwareDto {
   @ChoiceField(ENDS) end: PartEnd;
 }
 
+class InnerDto {
+  @Id() partId: string;
+  @ChoiceField(ENDS) end: PartEnd;
+}
+class OuterDto {
+  @Id() partId: string;
+  @Id() holeId: string;
+}
+class JoinDto implements PartJoin {
+  @Id() id: string;
+  @ChoiceField(JOIN_KINDS) kind: PartJoinKind;
+  @ObjectField(() => InnerDto) inner: InnerDto;
+  @ObjectField(() => OuterDto) outer: OuterDto;
+  @Length() depth: DimensionDto;
+  @MaybeLength() at?: DimensionDto;
+}
+
+class CheckDto implements AcceptanceCheck {
+  @Id() id: string;
+  @ChoiceField(CHECK_KINDS) kind: CheckKind;
+  @TextField({ min: 1, max: 200 }) words: string;
+  @TextField({ max: 60, optional: true }) onId?: string;
+  @ChoiceField(STAGES) stage: Stage;
+  @TextField({ max: 20, optional: true }) unit?: string;
+  @NumberField({ min: -1e6, max: 1e6, optional: true }) least?: number;
+  @NumberField({ min: -1e6, max: 1e6, optional: true }) most?: number;
+}
+
+class SourceDto implements DesignSource {
+  @ChoiceField(['own', 'customer', 'sample', 'drawing', 'handed down']) from: DesignSource['from'];
+  @TextField({ max: 300 }) words: string;
+  @TextField({ max: 300 }) allows: string;
+}
+
+class MatePointDto {
+  @Length() at: DimensionDto;
+  @Length() diameter: DimensionDto;
+}
+class MateDto implements MatingOutline {
+  @Id() id: string;
+  @TextField({ min: 1, max: 60 }) name: string;
+  @Id() partId: string;
+  @ChoiceField(ENDS) end: PartEnd;
+  @ListField(() => MatePointDto, { max: 200 }) points: MatePointDto[];
+}
+
 class PatternBodyDto {
   @NumberField({ min: 1, max: 1, whole: true }) schema: 1;
   @ChoiceField(ITEM_KINDS) kind: ItemKind;
   @ChoiceField(USED_BY) usedBy: UsedBy;
-  @ObjectField(() => DimensionDto, { optional: true }) longest?: DimensionDto;
+  @MaybeLength() longest?: DimensionDto;
   @ArrayMinSize(1, { message: 'A pattern has at least one part.' })
   @ListField(() => PartDto, { max: 20 })
   parts: PartDto[];
   @ListField(() => FittedHardwareDto, { max: 20 }) hardware: FittedHardwareDto[];
+  @ListField(() => JoinDto, { max: 40, optional: true }) joins?: JoinDto[];
+  @ListField(() => CheckDto, { max: 60, optional: true }) checks?: CheckDto[];
+  @ObjectField(() => SourceDto, { optional: true }) source?: SourceDto;
+  @ListField(() => MateDto, { max: 10, optional: true }) mates?: MateDto[];
   @NumberField({ min: 0, max: 1_000_000, whole: true }) lastId: number;
 }
 
@@ -100,4 +206,13 @@ export class RevisionView {
   @ApiProperty() madeBy: string;
   @ApiProperty() madeAt: string;
   @CoreType('PatternBody') body: PatternBody;
+}
+
+/** What came of one acceptance check over all batches of a pattern. */
+export class CheckResultView {
+  @ApiProperty() checkId: string;
+  @ApiProperty() passed: number;
+  @ApiProperty() failed: number;
+  @ApiProperty() batches: number;
+  @ApiProperty({ type: [Number], description: 'the last numbers that were read' }) values: number[];
 }

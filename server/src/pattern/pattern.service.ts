@@ -3,8 +3,21 @@ import { Injectable } from '@nestjs/common';
 import { checkPattern, differenceInWords, speak, type PatternBody } from '@compas/core';
 import { WorkshopTransaction } from '../database/workshopTransaction.js';
 import { Problem } from '../edge/problem.js';
-import type { PatternView, RevisionView } from './pattern.dto.js';
+import type { CheckResultView, PatternView, RevisionView } from './pattern.dto.js';
 import { PatternEntity, PatternRevisionEntity } from './pattern.entity.js';
+
+const CHECK_RESULTS = `
+WITH last AS (
+  SELECT DISTINCT ON (e.batch_id, e.piece, e.body->>'checkId')
+    e.batch_id, e.body->>'checkId' AS "checkId", (e.body->>'passed')::boolean AS passed, (e.body->>'value')::float8 AS value, e.at
+  FROM events e JOIN batches b ON b.workshop_id = e.workshop_id AND b.id = e.batch_id
+  WHERE b.pattern_id = $1 AND e.body->>'kind' = 'checked'
+  ORDER BY e.batch_id, e.piece, e.body->>'checkId', e.at DESC, e.sequence DESC
+)
+SELECT "checkId", count(*) FILTER (WHERE passed)::int AS passed, count(*) FILTER (WHERE NOT passed)::int AS failed,
+  count(DISTINCT batch_id)::int AS batches,
+  coalesce((array_agg(value ORDER BY at DESC) FILTER (WHERE value IS NOT NULL))[1:20], '{}') AS values
+FROM last GROUP BY "checkId" ORDER BY "checkId"`;
 
 /** Patterns and their revisions. A revision is never changed, only followed by another. */
 @Injectable()
@@ -50,6 +63,12 @@ export class PatternService {
       madeAt: madeAt.toISOString(),
       body,
     }));
+  }
+
+  /** The last answer on each piece counts: a check that was made again replaces the one before. */
+  async checkResults(patternId: string): Promise<CheckResultView[]> {
+    await this.find(patternId);
+    return this.transaction.manager.query(CHECK_RESULTS, [patternId]);
   }
 
   async create(name: string, body: PatternBody, madeBy: string): Promise<PatternView> {

@@ -44,9 +44,7 @@ const TIP_POINTS = 8;
 
 /** The last points at both ends, where a trace frays out, go with the stretch beside them. */
 function withoutTips(stretches: readonly Stretch[]): Stretch[] {
-  const kept = stretches.filter(
-    (s, i) => (i > 0 && i < stretches.length - 1) || s.to - s.from >= TIP_POINTS,
-  );
+  const kept = stretches.filter((s, i) => (i > 0 && i < stretches.length - 1) || s.to - s.from >= TIP_POINTS);
   const [first, last] = [kept[0], kept.at(-1)];
   if (first) first.from = 0;
   if (last) last.to = stretches.at(-1)?.to ?? last.to;

@@ -48,3 +48,21 @@ export function inOrder(points: readonly SamplePoint[]): SamplePoint[] {
   }
   return ordered;
 }
+
+/** A sample as it is kept: places along it and the radii on two sides, lists of one length, mm. */
+export interface Trace {
+  x: number[];
+  up: number[];
+  down: number[];
+}
+
+export const pointsOf = ({ x, up, down }: Trace): SamplePoint[] =>
+  x.map((at, i) => ({ x: at, up: up[i] ?? 0, down: down[i] ?? 0 }));
+
+/** Points as a trace, thinned to so many evenly and rounded to a micrometre. */
+export function traceOf(points: readonly SamplePoint[], most = 5000): Trace {
+  const every = Math.max(1, Math.ceil(points.length / most));
+  const kept = points.filter((_, i) => i % every === 0 || i === points.length - 1);
+  const list = (key: keyof SamplePoint) => kept.map((p) => Math.round(p[key] * 1000) / 1000);
+  return { x: list('x'), up: list('up'), down: list('down') };
+}
