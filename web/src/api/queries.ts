@@ -50,6 +50,20 @@ export const revisionsQuery = (id: string) =>
     queryFn: () => ask('get', '/api/patterns/{id}/revisions', { params: { path: { id } } }),
   });
 
+export const checkResultsQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['patterns', id, 'checks'],
+    queryFn: () => ask('get', '/api/patterns/{id}/checks', { params: { path: { id } } }),
+  });
+
+export type Sample = Schemas['SampleView'];
+export const samplesQuery = queryOptions({
+  queryKey: ['samples'],
+  queryFn: () => ask('get', '/api/samples'),
+});
+export const createSample = (body: Schemas['NewSampleDto']) => ask('post', '/api/samples', { body });
+export const removeSample = (id: string) => ask('delete', '/api/samples/{id}', { params: { path: { id } } });
+
 export const batchesQuery = queryOptions({
   queryKey: ['batches'],
   queryFn: () => ask('get', '/api/batches'),

@@ -1,17 +1,9 @@
-import {
-  dim,
-  MATERIALS,
-  type Dimension,
-  type Hole,
-  type Kit,
-  type PatternBody,
-  type PlannedHardware,
-  type UsedBy,
-} from '@compas/core';
-import { Button, Checkbox, Input, Select } from 'antd';
-import { LengthInput } from '../ui/LengthInput.js';
+import { dim, MATERIALS, type Kit, type PlannedHardware, type UsedBy } from '@compas/core';
+import { Button, Select } from 'antd';
 import { Length } from '../ui/Length.js';
-import { changeHoles, changePart, changeTurning, fitKit } from './editing.js';
+import { LengthInput } from '../ui/LengthInput.js';
+import { changePart, changeTurning, fitKit } from './editing.js';
+import { useEditor } from './editor.js';
 
 const NO_KIT = 'none';
 const USED_BY: { value: UsedBy; label: string }[] = [
@@ -20,38 +12,31 @@ const USED_BY: { value: UsedBy; label: string }[] = [
   { value: 'child', label: 'a child' },
 ];
 
-interface PanelProps {
-  body: PatternBody;
-  onChange: (body: PatternBody) => void;
-}
-
-/** Hardware, holes, material and limits of the item. */
-export function HardwarePanel({
-  body,
-  onChange,
-  kits,
-  hardware,
-}: PanelProps & { kits: Kit[]; hardware: PlannedHardware | null }) {
+/** Hardware, material and limits. */
+export function HardwarePanel({ kits, hardware }: { kits: Kit[]; hardware: PlannedHardware | null }) {
+  const { body, part, turning, spot, change } = useEditor();
   const mating = hardware?.needs.mating;
+  const fitted = body.hardware.find((h) => h.partId === part.id);
+  const meets = () =>
+    mating &&
+    change(
+      changeTurning(body, spot, (t) => ({ ...t, startDiameter: dim(mating.diameter), startHeld: true })),
+    );
   return (
     <div className="row" style={{ alignItems: 'flex-end', gap: 18 }}>
       <label className="column" style={{ gap: 2 }}>
-        Hardware at the reference end
+        Hardware at the {fitted?.end === 'far' ? 'far' : 'reference'} end
         <Select
           aria-label="Hardware at the reference end"
           style={{ width: 250 }}
-          value={body.hardware[0]?.kitId ?? NO_KIT}
-          onChange={(id) => onChange(fitKit(body, id === NO_KIT ? null : id))}
+          value={fitted?.kitId ?? NO_KIT}
+          onChange={(id) => change(fitKit(body, part.id, id === NO_KIT ? null : id))}
           options={[{ value: NO_KIT, label: 'none' }, ...kits.map((k) => ({ value: k.id, label: k.name }))]}
         />
       </label>
-      {mating && Math.abs(mating.diameter - body.parts[0].turnings[0].startDiameter.mm) > 1e-6 && (
-        <Button
-          onClick={() =>
-            onChange(changeTurning(body, (t) => ({ ...t, startDiameter: dim(mating.diameter) })))
-          }
-        >
-          Take its <Length mm={mating.diameter} />
+      {mating && Math.abs(mating.diameter - turning.startDiameter.mm) > 1e-6 && (
+        <Button onClick={meets}>
+          Take its <Length mm={mating.diameter} /> and hold it
         </Button>
       )}
       <label className="column" style={{ gap: 2 }}>
@@ -59,8 +44,8 @@ export function HardwarePanel({
         <Select
           aria-label="Usual material"
           style={{ width: 125 }}
-          value={body.parts[0].materialId}
-          onChange={(materialId) => onChange(changePart(body, (p) => ({ ...p, materialId })))}
+          value={part.materialId}
+          onChange={(materialId) => change(changePart(body, part.id, (p) => ({ ...p, materialId })))}
           options={MATERIALS.map((m) => ({ value: m.id, label: m.name }))}
         />
       </label>
@@ -70,138 +55,49 @@ export function HardwarePanel({
           aria-label="Used by"
           style={{ width: 112 }}
           value={body.usedBy}
-          onChange={(usedBy) => onChange({ ...body, usedBy })}
+          onChange={(usedBy) => change({ ...body, usedBy })}
           options={USED_BY}
         />
       </label>
-      <LongestAllowed body={body} onChange={onChange} />
+      <Limit
+        label="Longest allowed"
+        words="Limit its length"
+        value={body.longest}
+        usual={100}
+        onChange={(longest) => change({ ...body, longest })}
+      />
+      <Limit
+        label="Fixed total"
+        words="Fix its total"
+        value={turning.total}
+        usual={100}
+        onChange={(total) => change(changeTurning(body, spot, (t) => ({ ...t, total })))}
+      />
     </div>
   );
 }
 
-function LongestAllowed({ body, onChange }: PanelProps) {
-  if (!body.longest)
-    return <Button onClick={() => onChange({ ...body, longest: dim(100) })}>Limit its length</Button>;
+interface LimitProps {
+  label: string;
+  words: string;
+  value: { mm: number } | undefined;
+  usual: number;
+  onChange: (value: { mm: number } | undefined) => void;
+}
+
+/** A length that may be set or not. */
+function Limit({ label, words, value, usual, onChange }: LimitProps) {
+  if (!value) return <Button onClick={() => onChange(dim(usual))}>{words}</Button>;
   return (
-    <span className="row" style={{ alignItems: 'flex-end' }}>
-      <LengthInput
-        label="Longest allowed"
-        showLabel
-        value={body.longest}
-        onChange={(longest) => onChange({ ...body, longest })}
-      />
+    <span className="row" style={{ alignItems: 'flex-end', gap: 2 }}>
+      <LengthInput label={label} showLabel value={value} onChange={onChange} />
       <Button
         type="text"
-        aria-label="Take the length limit away"
-        onClick={() => onChange({ ...body, longest: undefined })}
+        aria-label={`Take away: ${label.toLowerCase()}`}
+        onClick={() => onChange(undefined)}
       >
         ✕
       </Button>
     </span>
-  );
-}
-
-/** Holes that the pattern itself asks for, besides those of its hardware. */
-export function HolesPanel({ body, onChange }: PanelProps) {
-  const { holes } = body.parts[0];
-  const change = (hole: Hole) =>
-    onChange(changeHoles(body, (all) => all.map((h) => (h.id === hole.id ? hole : h))));
-  const add = () => {
-    const id = `hole${body.lastId + 1}`;
-    const hole: Hole = {
-      id,
-      name: 'hole',
-      from: 'reference',
-      through: false,
-      pointAngle: 118,
-      steps: [{ diameter: dim(6), depth: dim(20) }],
-    };
-    onChange({ ...changeHoles(body, (all) => [...all, hole]), lastId: body.lastId + 1 });
-  };
-  return (
-    <div className="column">
-      <div className="row">
-        <h2>Holes of its own</h2>
-        <Button size="small" onClick={add}>
-          + add a hole
-        </Button>
-      </div>
-      {holes.map((hole) => (
-        <HoleRow
-          key={hole.id}
-          hole={hole}
-          onChange={change}
-          onRemove={() => onChange(changeHoles(body, (all) => all.filter((h) => h.id !== hole.id)))}
-        />
-      ))}
-    </div>
-  );
-}
-
-function HoleRow({
-  hole,
-  onChange,
-  onRemove,
-}: {
-  hole: Hole;
-  onChange: (hole: Hole) => void;
-  onRemove: () => void;
-}) {
-  const step = (i: number, key: 'diameter' | 'depth', value: Dimension) =>
-    onChange({ ...hole, steps: hole.steps.map((s, j) => (j === i ? { ...s, [key]: value } : s)) });
-  const last = hole.steps.at(-1);
-  const addStep = () =>
-    last &&
-    onChange({
-      ...hole,
-      steps: [...hole.steps, { diameter: dim(last.diameter.mm * 0.7), depth: dim(last.depth.mm + 10) }],
-    });
-  return (
-    <div className="row" style={{ alignItems: 'flex-end' }}>
-      <Input
-        aria-label="Name of the hole"
-        value={hole.name}
-        maxLength={60}
-        style={{ width: 130 }}
-        onChange={(e) => onChange({ ...hole, name: e.target.value || 'hole' })}
-      />
-      <Select
-        aria-label={`${hole.name}, from`}
-        value={hole.from}
-        style={{ width: 180 }}
-        onChange={(from) => onChange({ ...hole, from })}
-        options={[
-          { value: 'reference', label: 'from the reference end' },
-          { value: 'far', label: 'from the far end' },
-        ]}
-      />
-      {hole.steps.map((s, i) => (
-        <span key={i} className="row" style={{ alignItems: 'flex-end' }}>
-          <LengthInput
-            label={`${hole.name}, diameter ${i + 1}`}
-            showLabel
-            value={s.diameter}
-            onChange={(v) => step(i, 'diameter', v)}
-          />
-          {!hole.through && (
-            <LengthInput
-              label={`${hole.name}, depth ${i + 1}`}
-              showLabel
-              value={s.depth}
-              onChange={(v) => step(i, 'depth', v)}
-            />
-          )}
-        </span>
-      ))}
-      <Checkbox checked={hole.through} onChange={(e) => onChange({ ...hole, through: e.target.checked })}>
-        through
-      </Checkbox>
-      <Button size="small" onClick={addStep} disabled={hole.through}>
-        + step
-      </Button>
-      <Button size="small" type="text" aria-label={`Take ${hole.name} away`} onClick={onRemove}>
-        ✕
-      </Button>
-    </div>
   );
 }

@@ -9,7 +9,7 @@ import {
   type Workshop,
 } from '@compas/core';
 import { useQuery } from '@tanstack/react-query';
-import { App, Button, Input } from 'antd';
+import { App, Button, Input, Tabs } from 'antd';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Link, useBlocker, useParams } from 'react-router';
 import {
@@ -21,15 +21,26 @@ import {
   type Pattern,
 } from '../api/queries.js';
 import { draftFrom } from '../plan/draft.js';
-import { StageStrip } from '../plan/StageStrip.js';
 import { WorkScreen } from '../plan/WorkScreen.js';
 import { Figures } from '../ui/Figures.js';
 import { Findings } from '../ui/Findings.js';
 import { Trouble } from '../ui/Trouble.js';
 import { usePlan } from '../workers/usePlan.js';
+import { ChecksPanel } from './ChecksPanel.js';
+import { firstSpot, type Spot } from './editing.js';
+import { EditorContext, type Editor as EditorState } from './editor.js';
+import { EditorStrip } from './EditorStrip.js';
 import { ElementList } from './ElementList.js';
-import { HardwarePanel, HolesPanel } from './HardwarePanel.js';
+import { ExportMenu } from './ExportMenu.js';
+import { HardwarePanel } from './HardwarePanel.js';
+import { HolesPanel } from './HolesPanel.js';
+import { JoinsPanel } from './JoinsPanel.js';
+import { PartBar } from './PartBar.js';
+import { ReshapeMenu } from './ReshapeMenu.js';
 import { RevisionHistory } from './RevisionHistory.js';
+import { RoundPanel } from './RoundPanel.js';
+import { SourcePanel } from './SourcePanel.js';
+import { SurfacePanel } from './SurfacePanel.js';
 import { useHistory } from './useHistory.js';
 import './pattern.css';
 
@@ -49,21 +60,12 @@ const NOTHING_CHOSEN = new URLSearchParams();
 function Editor({ pattern, workshop, kits }: { pattern: Pattern; workshop: Workshop; kits: Kit[] }) {
   const { present: body, change, undo, redo, canUndo, canRedo } = useHistory<PatternBody>(pattern.body);
   const [name, setName] = useState(pattern.name);
+  const [wanted, setSpot] = useState<Spot>(() => firstSpot(pattern.body));
   const [selected, setSelected] = useState<string | null>(null);
-  const [opened] = useState(() => Date.now());
+  const spot = body.parts.some((p) => p.id === wanted.partId) ? wanted : firstSpot(body);
   const save = useChange(savePattern, 'patterns');
   const { message } = App.useApp();
-  const inputs = useMemo<PlanInputs>(() => {
-    const { order, schools } = draftFrom(NOTHING_CHOSEN, body, workshop, opened);
-    return {
-      pattern: body,
-      workshop,
-      stock: { kits },
-      order: { ...order, materialId: body.parts[0].materialId },
-      schools,
-    };
-  }, [body, workshop, kits, opened]);
-  const plan = usePlan(inputs);
+  const plan = useDraftPlan(body, spot, workshop, kits);
   const problems = useMemo(() => checkPattern(body).map(problemFinding), [body]);
   const changed =
     name !== pattern.name ||
@@ -82,95 +84,154 @@ function Editor({ pattern, workshop, kits }: { pattern: Pattern; workshop: Works
   }, [save, pattern, name, body, message]);
   useEditorKeys(undo, redo, keep);
   useGuard(changed);
-  if (!plan) return null;
+  const editor = useMemo<EditorState>(
+    () => ({ body, workshop, spot, goTo: setSpot, change, selected, select: setSelected }),
+    [body, workshop, spot, change, selected],
+  );
   const to = (stage: Stage) =>
     stage === 'pattern'
       ? `/patterns/${pattern.id}`
       : stage === 'run' || stage === 'twins'
         ? null
         : `/patterns/${pattern.id}/plan/${stage}`;
-  const [part] = plan.parts;
-  const own = plan.findings.filter(
+  const planned = plan?.parts[0] ?? null;
+  const part = body.parts.find((p) => p.id === spot.partId) ?? body.parts[0];
+  const own = (plan?.findings ?? []).filter(
     (f) => f.stage === 'pattern' || f.severity === 'stop' || f.stage === 'drill',
   );
+  const shown = [
+    ...problems,
+    ...own.filter((f) => !problems.some((p) => p.elementId !== undefined && p.elementId === f.elementId)),
+  ];
   return (
-    <WorkScreen
-      title={
-        <>
-          <Input
-            variant="borderless"
-            aria-label="Name of the pattern"
-            value={name}
-            maxLength={80}
-            onChange={(e) => setName(e.target.value)}
-            style={{ fontSize: 26, fontWeight: 650, width: 460, paddingLeft: 0 }}
-          />
-          <span className="row">
-            <Button onClick={undo} disabled={!canUndo}>
-              Undo
-            </Button>
-            <Button onClick={redo} disabled={!canRedo}>
-              Redo
-            </Button>
-            <Button
-              onClick={keep}
-              type={changed ? 'primary' : 'default'}
-              disabled={!changed || problems.length > 0}
-              loading={save.isPending}
-            >
-              {changed ? `Save as revision ${pattern.revision + 1}` : `Revision ${pattern.revision}`}
-            </Button>
-            <Link to={`/patterns/${pattern.id}/plan/stock`}>
-              <Button
-                type={changed ? 'default' : 'primary'}
-                disabled={changed}
-                title={changed ? 'Save first: plans are made of revisions' : undefined}
-              >
-                Order some
+    <EditorContext value={editor}>
+      <WorkScreen
+        title={
+          <>
+            <Input
+              variant="borderless"
+              aria-label="Name of the pattern"
+              value={name}
+              maxLength={80}
+              onChange={(e) => setName(e.target.value)}
+              style={{ fontSize: 26, fontWeight: 650, width: 380, paddingLeft: 0 }}
+            />
+            <span className="row" style={{ gap: 8 }}>
+              <Button onClick={undo} disabled={!canUndo}>
+                Undo
               </Button>
-            </Link>
-          </span>
-        </>
-      }
-      strip={<StageStrip plan={plan} stage="pattern" selected={selected} onSelect={setSelected} />}
-      stage="pattern"
-      findings={[...problems, ...plan.findings]}
-      to={changed ? () => null : to}
-      aside={
-        <>
-          <Trouble error={save.error} />
-          <Findings
-            findings={[
-              ...problems,
-              ...own.filter(
-                (f) => !problems.some((p) => p.elementId !== undefined && p.elementId === f.elementId),
+              <Button onClick={redo} disabled={!canRedo}>
+                Redo
+              </Button>
+              <ReshapeMenu />
+              <ExportMenu patternId={pattern.id} name={name} body={body} part={part} />
+              <Link to={`/patterns/${pattern.id}/compare`}>
+                <Button disabled={changed} title={changed ? 'Save first' : undefined}>
+                  Compare
+                </Button>
+              </Link>
+              <Button
+                onClick={keep}
+                type={changed ? 'primary' : 'default'}
+                disabled={!changed || problems.length > 0}
+                loading={save.isPending}
+              >
+                {changed ? `Save as revision ${pattern.revision + 1}` : `Revision ${pattern.revision}`}
+              </Button>
+              <Link to={`/patterns/${pattern.id}/plan/stock?part=${part.id}`}>
+                <Button
+                  type={changed ? 'default' : 'primary'}
+                  disabled={changed}
+                  title={changed ? 'Save first: plans are made of revisions' : undefined}
+                >
+                  Order some
+                </Button>
+              </Link>
+            </span>
+          </>
+        }
+        strip={<EditorStrip planned={planned} findings={shown} />}
+        stage="pattern"
+        findings={[...problems, ...(plan?.findings ?? [])]}
+        to={changed ? () => null : to}
+        aside={
+          <>
+            <Trouble error={save.error} />
+            <Findings findings={shown} empty="It can be made as it stands." />
+            <RoundPanel body={body} />
+            <Figures figures={plan?.figures.pattern ?? []} />
+            <div>
+              <h2>History</h2>
+              <RevisionHistory patternId={pattern.id} current={pattern.revision} onTake={change} />
+            </div>
+          </>
+        }
+      >
+        <Tabs
+          items={[
+            {
+              key: 'profile',
+              label: 'Profile',
+              children: (
+                <div className="column">
+                  <ElementList />
+                  <HardwarePanel
+                    kits={kits}
+                    hardware={planned?.partId === part.id ? planned.hardware : null}
+                  />
+                </div>
               ),
-            ]}
-            empty="It can be made as it stands."
-          />
-          <Figures figures={plan.figures.pattern ?? []} />
-          <div>
-            <h2>History</h2>
-            <RevisionHistory patternId={pattern.id} current={pattern.revision} onTake={change} />
-          </div>
-        </>
-      }
-    >
-      <div className="column">
-        <HardwarePanel body={body} onChange={change} kits={kits} hardware={part.hardware} />
-        <ElementList
-          body={body}
-          outline={part.outline}
-          lathe={workshop.lathe}
-          selected={selected}
-          onSelect={setSelected}
-          onChange={change}
+            },
+            { key: 'holes', label: 'Holes', children: <HolesPanel /> },
+            {
+              key: 'parts',
+              label: `Parts and joins${body.parts.length > 1 ? ` (${body.parts.length})` : ''}`,
+              children: (
+                <div className="column">
+                  <PartBar />
+                  <JoinsPanel kitNames={kitNames(body, kits)} />
+                </div>
+              ),
+            },
+            {
+              key: 'surface',
+              label: 'Surface and checks',
+              children: (
+                <div className="column">
+                  <SurfacePanel />
+                  <ChecksPanel patternId={pattern.id} />
+                </div>
+              ),
+            },
+            { key: 'source', label: 'Source and mates', children: <SourcePanel /> },
+          ]}
         />
-        <HolesPanel body={body} onChange={change} />
-      </div>
-    </WorkScreen>
+      </WorkScreen>
+    </EditorContext>
   );
 }
+
+function useDraftPlan(body: PatternBody, spot: Spot, workshop: Workshop, kits: Kit[]) {
+  const [opened] = useState(() => Date.now());
+  const inputs = useMemo<PlanInputs>(() => {
+    const { order, schools } = draftFrom(NOTHING_CHOSEN, body, workshop, opened);
+    const part = body.parts.find((p) => p.id === spot.partId) ?? body.parts[0];
+    return {
+      pattern: body,
+      workshop,
+      stock: { kits },
+      order: { ...order, partId: part.id, materialId: part.materialId },
+      schools,
+    };
+  }, [body, spot.partId, workshop, kits, opened]);
+  return usePlan(inputs);
+}
+
+const kitNames = (body: PatternBody, kits: Kit[]): string[] =>
+  body.hardware.map((h) => {
+    const part = body.parts.find((p) => p.id === h.partId)?.name ?? '';
+    return `${kits.find((k) => k.id === h.kitId)?.name ?? 'a kit that has gone'}, at the ${h.end} end of the ${part}`;
+  });
 
 const problemFinding = (problem: { partId: string; elementId?: string; why: string }): Finding => ({
   id: `problem.${problem.partId}.${problem.elementId ?? ''}.${problem.why}`,

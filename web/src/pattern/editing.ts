@@ -1,56 +1,108 @@
 import {
+  changeOne,
+  copied,
+  dim,
+  inStep,
+  joinWithNext,
+  mirroredTurning,
   newElement,
   outlineOf,
+  repeated,
+  scaled,
+  splitAt,
+  type CrossHole,
   type Element,
   type ElementKind,
   type Hole,
   type Part,
+  type PartEnd,
   type PatternBody,
+  type Scaling,
   type Turning,
 } from '@compas/core';
 
 /** Changes to a pattern body; each gives a new one. */
 
-export function changePart(body: PatternBody, change: (part: Part) => Part): PatternBody {
-  const [first, ...rest] = body.parts;
-  return { ...body, parts: [change(first), ...rest] };
+/** The part and the turning that are being edited. */
+export interface Spot {
+  partId: string;
+  turningId: string;
 }
 
-export const changeTurning = (body: PatternBody, change: (turning: Turning) => Turning): PatternBody =>
-  changePart(body, (part) => {
+export const firstSpot = (body: PatternBody): Spot => ({
+  partId: body.parts[0].id,
+  turningId: body.parts[0].turnings[0].id,
+});
+
+export const partAt = (body: PatternBody, { partId }: Pick<Spot, 'partId'>): Part =>
+  body.parts.find((p) => p.id === partId) ?? body.parts[0];
+
+export function turningAt(body: PatternBody, spot: Spot): Turning {
+  const part = partAt(body, spot);
+  return part.turnings.find((t) => t.id === spot.turningId) ?? part.turnings[0];
+}
+
+/** Changes a part; the other side of its joins follows. */
+export const changePart = (body: PatternBody, partId: string, change: (part: Part) => Part): PatternBody =>
+  inStep(body, changeOne(body, partId, change));
+
+export const changeTurning = (
+  body: PatternBody,
+  { partId, turningId }: Spot,
+  change: (turning: Turning) => Turning,
+): PatternBody =>
+  changePart(body, partId, (part) => {
     const [first, ...rest] = part.turnings;
-    return { ...part, turnings: [change(first), ...rest] };
+    const of = (t: Turning) => (t.id === turningId ? change(t) : t);
+    return { ...part, turnings: [of(first), ...rest.map(of)] };
   });
 
-const changeElements = (body: PatternBody, change: (elements: Element[]) => Element[]): PatternBody =>
-  changeTurning(body, (turning) => ({ ...turning, elements: change(turning.elements) }));
+const changeElements = (body: PatternBody, spot: Spot, change: (elements: Element[]) => Element[]) =>
+  changeTurning(body, spot, (turning) => ({ ...turning, elements: change(turning.elements) }));
 
-export const replaceElement = (body: PatternBody, element: Element): PatternBody =>
-  changeElements(body, (elements) => elements.map((e) => (e.id === element.id ? element : e)));
+export const replaceElement = (body: PatternBody, spot: Spot, element: Element): PatternBody =>
+  changeElements(body, spot, (elements) => elements.map((e) => (e.id === element.id ? element : e)));
+
+/** Ids for new things, counted up from the highest the pattern ever had. */
+function counting(body: PatternBody) {
+  let last = body.lastId;
+  return {
+    next: (letter = 'e') => `${letter}${++last}`,
+    done: (changed: PatternBody): PatternBody => ({ ...changed, lastId: last }),
+  };
+}
 
 /** Puts a new element after another (or first), as large as fits the diameter there. */
 export function insertElement(
   body: PatternBody,
+  spot: Spot,
   kind: ElementKind,
   afterId: string | null,
 ): { body: PatternBody; id: string } {
-  const id = `e${body.lastId + 1}`;
-  const outline = outlineOf(body.parts[0].turnings[0]);
-  const span = outline.spans.find((s) => s.element.id === afterId);
-  const diameter = span?.endDiameter ?? body.parts[0].turnings[0].startDiameter.mm;
+  const ids = counting(body);
+  const id = ids.next();
+  const turning = turningAt(body, spot);
+  const span = outlineOf(turning).spans.find((s) => s.element.id === afterId);
+  const diameter = span?.endDiameter ?? turning.startDiameter.mm;
   const element = newElement(kind, id, Math.max(4, diameter));
-  const inserted = changeElements(body, (elements) => {
-    const at = elements.findIndex((e) => e.id === afterId) + 1;
-    return [...elements.slice(0, at), element, ...elements.slice(at)];
-  });
-  return { body: { ...inserted, lastId: body.lastId + 1 }, id };
+  return { body: ids.done(changeElements(body, spot, (all) => inserted(all, afterId, [element]))), id };
 }
 
-export const removeElement = (body: PatternBody, id: string): PatternBody =>
-  changeElements(body, (elements) => elements.filter((e) => e.id !== id));
+function inserted(elements: Element[], afterId: string | null, added: Element[]): Element[] {
+  const at = elements.findIndex((e) => e.id === afterId) + 1;
+  return [...elements.slice(0, at), ...added, ...elements.slice(at)];
+}
 
-export const moveElement = (body: PatternBody, id: string, by: -1 | 1): PatternBody =>
-  changeElements(body, (elements) => {
+export const removeElement = (body: PatternBody, spot: Spot, id: string): PatternBody =>
+  changePart(
+    changeElements(body, spot, (elements) => elements.filter((e) => e.id !== id)),
+    spot.partId,
+    (part) =>
+      part.decorations ? { ...part, decorations: part.decorations.filter((d) => d.elementId !== id) } : part,
+  );
+
+export const moveElement = (body: PatternBody, spot: Spot, id: string, by: -1 | 1): PatternBody =>
+  changeElements(body, spot, (elements) => {
     const from = elements.findIndex((e) => e.id === id);
     const to = from + by;
     const element = elements[from];
@@ -59,17 +111,159 @@ export const moveElement = (body: PatternBody, id: string, by: -1 | 1): PatternB
     return elements.map((e, i) => (i === from ? other : i === to ? element : e));
   });
 
-export const changeHoles = (body: PatternBody, change: (holes: Hole[]) => Hole[]): PatternBody =>
-  changePart(body, (part) => ({ ...part, holes: change(part.holes) }));
+/** Puts copies of elements (of this or another pattern) after an element, under ids of their own. */
+export function pasteElements(
+  body: PatternBody,
+  spot: Spot,
+  elements: readonly Element[],
+  afterId: string | null,
+): PatternBody {
+  const ids = counting(body);
+  const copies = copied(elements, ids.next);
+  return ids.done(changeElements(body, spot, (all) => inserted(all, afterId, copies)));
+}
 
-/** Fits a kit to the reference end, or takes the hardware away. */
-export function fitKit(body: PatternBody, kitId: string | null): PatternBody {
-  if (kitId === null) return { ...body, hardware: [] };
-  const [fitted] = body.hardware;
-  const id = fitted?.id ?? `h${body.lastId + 1}`;
+export function repeatElement(body: PatternBody, spot: Spot, id: string, times: number): PatternBody {
+  const ids = counting(body);
+  return ids.done(changeTurning(body, spot, (t) => repeated(t, id, times, ids.next)));
+}
+
+/** Cuts an element in two at the middle of its length. */
+export function splitElement(body: PatternBody, spot: Spot, id: string): PatternBody {
+  const ids = counting(body);
+  const span = outlineOf(turningAt(body, spot)).spans.find((s) => s.element.id === id);
+  if (!span) return body;
+  return ids.done(changeTurning(body, spot, (t) => splitAt(t, (span.x0 + span.x1) / 2, ids.next)));
+}
+
+export const joinElements = (body: PatternBody, spot: Spot, id: string): PatternBody =>
+  changeTurning(body, spot, (t) => joinWithNext(t, id));
+
+const otherEnd = (end: PartEnd): PartEnd => (end === 'reference' ? 'far' : 'reference');
+
+/** Turns the part end for end: its holes, hardware and joins change ends with the profile. */
+export function mirrorPart(body: PatternBody, { partId, turningId }: Spot): PatternBody {
+  const mirrored = changeTurning(body, { partId, turningId }, mirroredTurning);
+  const part = changePart(mirrored, partId, (p) => ({
+    ...p,
+    holes: p.holes.map((h) => ({ ...h, from: otherEnd(h.from) })),
+    crossHoles: p.crossHoles?.map((h) => ({ ...h, from: otherEnd(h.from) })),
+  }));
+  return {
+    ...part,
+    hardware: part.hardware.map((h) => (h.partId === partId ? { ...h, end: otherEnd(h.end) } : h)),
+    joins: part.joins?.map((j) =>
+      j.inner.partId === partId ? { ...j, inner: { ...j.inner, end: otherEnd(j.inner.end) } } : j,
+    ),
+    mates: part.mates?.map((m) => (m.partId === partId ? { ...m, end: otherEnd(m.end) } : m)),
+  };
+}
+
+/** Only one element takes up what is left; told again, it gives that up at the length it has. */
+export function takeUp(body: PatternBody, spot: Spot, id: string): PatternBody {
+  const turning = turningAt(body, spot);
+  const { length, spans } = outlineOf(turning);
+  const given = turning.elements.map((e) => {
+    const span = spans.find((s) => s.element.id === e.id);
+    return e.takesUp && 'length' in e && span
+      ? { ...e, length: dim(span.x1 - span.x0), takesUp: undefined }
+      : e;
+  });
+  const was = turning.elements.find((e) => e.id === id)?.takesUp === true;
+  return changeTurning(body, spot, (t) => ({
+    ...t,
+    total: was ? undefined : (t.total ?? dim(Math.round(length * 100) / 100)),
+    elements: given.map((e) => (e.id === id && !was ? { ...e, takesUp: true } : e)),
+  }));
+}
+
+export const scalePart = (body: PatternBody, spot: Spot, by: Scaling): PatternBody =>
+  changeTurning(body, spot, (t) => scaled(t, by));
+
+export const changeHoles = (body: PatternBody, partId: string, change: (holes: Hole[]) => Hole[]) =>
+  changePart(body, partId, (part) => ({ ...part, holes: change(part.holes) }));
+
+export const changeCrossHoles = (
+  body: PatternBody,
+  partId: string,
+  change: (holes: CrossHole[]) => CrossHole[],
+): PatternBody =>
+  changePart(body, partId, (part) => ({ ...part, crossHoles: change(part.crossHoles ?? []) }));
+
+/** A thing with a fresh id added by `add`. */
+export function withNew(
+  body: PatternBody,
+  letter: string,
+  add: (id: string, body: PatternBody) => PatternBody,
+): PatternBody {
+  const ids = counting(body);
+  const id = ids.next(letter);
+  return ids.done(add(id, body));
+}
+
+/** A further part to be turned, a plain cylinder to begin with. */
+export function addPart(body: PatternBody): { body: PatternBody; spot: Spot } {
+  const ids = counting(body);
+  const [partId, turningId, elementId] = [ids.next('part'), ids.next('turning'), ids.next()];
+  const part: Part = {
+    id: partId,
+    name: `Part ${body.parts.length + 1}`,
+    perItem: 1,
+    materialId: body.parts[0].materialId,
+    turnings: [
+      {
+        id: turningId,
+        startDiameter: dim(20),
+        elements: [{ kind: 'cylinder', id: elementId, length: dim(30) }],
+      },
+    ],
+    holes: [],
+  };
+  return { body: ids.done({ ...body, parts: [...body.parts, part] }), spot: { partId, turningId } };
+}
+
+/** Takes a part away with everything that hung on it; the last one stays. */
+export function removePart(body: PatternBody, partId: string): PatternBody {
+  const [first, ...rest] = body.parts.filter((p) => p.id !== partId);
+  if (!first) return body;
   return {
     ...body,
-    lastId: fitted ? body.lastId : body.lastId + 1,
-    hardware: [{ id, kitId, partId: body.parts[0].id, end: fitted?.end ?? 'reference' }],
+    parts: [first, ...rest],
+    hardware: body.hardware.filter((h) => h.partId !== partId),
+    joins: body.joins?.filter((j) => j.inner.partId !== partId && j.outer.partId !== partId),
+    mates: body.mates?.filter((m) => m.partId !== partId),
   };
+}
+
+/** A second axis of the part, with a profile of its own. */
+export function addTurning(body: PatternBody, partId: string): { body: PatternBody; spot: Spot } {
+  const ids = counting(body);
+  const [turningId, elementId] = [ids.next('turning'), ids.next()];
+  const [main] = partAt(body, { partId }).turnings;
+  const turning: Turning = {
+    id: turningId,
+    startDiameter: main.startDiameter,
+    elements: [{ kind: 'cylinder', id: elementId, length: dim(outlineOf(main).length) }],
+    axis: { shift: dim(5), direction: 0, tilt: 0 },
+  };
+  const changed = changePart(body, partId, (p) => ({ ...p, turnings: [...p.turnings, turning] }));
+  return { body: ids.done(changed), spot: { partId, turningId } };
+}
+
+export const removeTurning = (body: PatternBody, { partId, turningId }: Spot): PatternBody =>
+  changePart(body, partId, (part) => {
+    const [main, ...rest] = part.turnings;
+    return { ...part, turnings: [main, ...rest.filter((t) => t.id !== turningId)] };
+  });
+
+/** Fits a kit to the reference end of a part, or takes its hardware away. */
+export function fitKit(body: PatternBody, partId: string, kitId: string | null): PatternBody {
+  const others = body.hardware.filter((h) => h.partId !== partId);
+  if (kitId === null) return { ...body, hardware: others };
+  const fitted = body.hardware.find((h) => h.partId === partId);
+  if (fitted) return { ...body, hardware: [...others, { ...fitted, kitId }] };
+  return withNew(body, 'h', (id, b) => ({
+    ...b,
+    hardware: [...others, { id, kitId, partId, end: 'reference' }],
+  }));
 }

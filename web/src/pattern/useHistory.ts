@@ -4,13 +4,21 @@ interface History<T> {
   past: T[];
   present: T;
   future: T[];
+  /** what the last change belongs to: those of one drag are undone together */
+  tag: string | null;
 }
 
 /** A value with undo and redo over the whole session. */
 export function useHistory<T>(first: T) {
-  const [history, setHistory] = useState<History<T>>({ past: [], present: first, future: [] });
+  const [history, setHistory] = useState<History<T>>({ past: [], present: first, future: [], tag: null });
   const change = useCallback(
-    (next: T) => setHistory(({ past, present }) => ({ past: [...past, present], present: next, future: [] })),
+    (next: T, tag: string | null = null) =>
+      setHistory(({ past, present, tag: last }) => ({
+        past: tag !== null && tag === last ? past : [...past, present],
+        present: next,
+        future: [],
+        tag,
+      })),
     [],
   );
   const undo = useCallback(
@@ -19,7 +27,7 @@ export function useHistory<T>(first: T) {
         const last = h.past.at(-1);
         return last === undefined
           ? h
-          : { past: h.past.slice(0, -1), present: last, future: [h.present, ...h.future] };
+          : { past: h.past.slice(0, -1), present: last, future: [h.present, ...h.future], tag: null };
       }),
     [],
   );
@@ -27,7 +35,9 @@ export function useHistory<T>(first: T) {
     () =>
       setHistory((h) => {
         const [next, ...rest] = h.future;
-        return next === undefined ? h : { past: [...h.past, h.present], present: next, future: rest };
+        return next === undefined
+          ? h
+          : { past: [...h.past, h.present], present: next, future: rest, tag: null };
       }),
     [],
   );

@@ -22,10 +22,16 @@ interface StripProps {
   selected?: string | null;
   onSelect?: (elementId: string) => void;
   tallest?: number;
+  /** keep the scale as it is, while something is dragged */
+  held?: boolean;
+  /** things on it can be taken hold of: then it is no single slider */
+  edited?: boolean;
   /** drawn under the work */
   behind?: ReactNode;
   /** drawn over the work */
   children?: ReactNode;
+  /** what can be taken hold of, over everything */
+  handles?: ReactNode;
 }
 
 /** The work lying on the lathe: outside above the axis, section with its holes below. */
@@ -41,12 +47,14 @@ export function Strip(props: StripProps) {
     selected = null,
     onSelect,
     tallest = 236,
+    held = false,
+    edited = false,
   } = props;
   const { ref, width } = useWidth<HTMLDivElement>();
   const [cursor, setCursor] = useState<number | null>(null);
   const stoutest = Math.max(1, extremes(outline, 0, outline.length).largest.diameter);
   const largest = props.largestRadius ?? Math.max(5, stoutest / 2);
-  const frame = useMemo(
+  const fitted = useMemo(
     () =>
       frameFor({
         width,
@@ -59,6 +67,7 @@ export function Strip(props: StripProps) {
       }),
     [width, outline.length, largest, before, after, headstockEnd, tallest],
   );
+  const frame = useHeldFrame(fitted, held);
   const tint = TONES[tone];
   const fade = useId();
   const move = (event: PointerEvent<SVGSVGElement>) => setCursor(xUnder(event, frame));
@@ -73,12 +82,16 @@ export function Strip(props: StripProps) {
       <svg
         width={frame.width}
         height={frame.height}
-        role="slider"
-        aria-label="The work on the lathe, headstock left. Arrow keys move the reading."
-        aria-valuemin={0}
-        aria-valuemax={Math.round(outline.length)}
-        aria-valuenow={Math.round(cursor ?? 0)}
-        tabIndex={0}
+        {...(edited
+          ? { role: 'group', 'aria-label': 'The work on the lathe, headstock left' }
+          : {
+              role: 'slider',
+              'aria-label': 'The work on the lathe, headstock left. Arrow keys move the reading.',
+              'aria-valuemin': 0,
+              'aria-valuemax': Math.round(outline.length),
+              'aria-valuenow': Math.round(cursor ?? 0),
+              tabIndex: 0,
+            })}
         onPointerMove={move}
         onPointerLeave={() => setCursor(null)}
         onKeyDown={onKeyDown}
@@ -100,10 +113,11 @@ export function Strip(props: StripProps) {
           ))}
           <path d={wholePath(outline, frame)} className="strip-edge" />
           {selected !== null && <Selection outline={outline} frame={frame} elementId={selected} />}
-          {onSelect && <Targets outline={outline} frame={frame} onSelect={onSelect} />}
           <line x1={10} x2={frame.width - 10} y1={frame.axis} y2={frame.axis} className="strip-axis" />
           <Ruler />
           {props.children}
+          {onSelect && <Targets outline={outline} frame={frame} onSelect={onSelect} />}
+          {props.handles}
           {cursor !== null && (
             <line
               x1={frame.at(cursor)}
@@ -124,6 +138,15 @@ export function Strip(props: StripProps) {
       />
     </div>
   );
+}
+
+/** The frame as it fits, or as it was when something was taken hold of. */
+function useHeldFrame(fitted: Frame, held: boolean): Frame {
+  const [kept, setKept] = useState<Frame | null>(null);
+  if (held && kept === null) setKept(fitted);
+  if (!held && kept !== null) setKept(null);
+  // the length still follows, so that positions on the part stay inside it
+  return useMemo(() => (kept ? { ...kept, length: fitted.length } : fitted), [kept, fitted]);
 }
 
 const clamp = (x: number, length: number) => Math.min(length, Math.max(0, x));

@@ -1,23 +1,8 @@
-import {
-  checkPlausible,
-  dim,
-  editText,
-  MM_PER_INCH,
-  parseLength,
-  type Dimension,
-  type MustFit,
-  type Units,
-} from '@compas/core';
+import { checkPlausible, dim, editText, parseLength, type Dimension, type MustFit } from '@compas/core';
 import { useId, useState, type KeyboardEvent } from 'react';
 import { Say } from './Length.js';
+import { STEP } from './lengthStep.js';
 import { useUnits } from './units.js';
-
-/** One press of an arrow key: a tenth of a millimetre or 1/64 inch; with Shift ten or eight times that. */
-const STEP: Record<Units, [number, number]> = {
-  mm: [0.1, 1],
-  inch: [MM_PER_INCH / 64, MM_PER_INCH / 8],
-  'decimal-inch': [MM_PER_INCH / 1000, MM_PER_INCH / 100],
-};
 
 interface LengthInputProps {
   label: string;
@@ -54,7 +39,7 @@ export function LengthInput({ label, value, onChange, fit, showLabel = false, di
     }
     if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return;
     event.preventDefault();
-    const step = STEP[units][event.shiftKey ? 1 : 0] * (event.key === 'ArrowUp' ? 1 : -1);
+    const step = STEP[units][event.shiftKey ? 'coarse' : 'fine'] * (event.key === 'ArrowUp' ? 1 : -1);
     setDraft(null);
     setWhy(null);
     onChange(dim(Math.max(0, Number((value.mm + step).toFixed(6)))));

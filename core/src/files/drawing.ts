@@ -1,0 +1,239 @@
+import { formatLength, speak, type Units } from '../measure/index.js';
+import {
+  boreOf,
+  holeBoundary,
+  nameOf,
+  outlineOf,
+  pointAt,
+  extremes,
+  type ElementSpan,
+  type Outline,
+  type Part,
+  type PatternBody,
+} from '../pattern/index.js';
+import { MARGIN, PAPERS, type Ink, type Page, type Paper } from './page.js';
+
+export interface DrawingWish {
+  title: string;
+  revision: number;
+  body: PatternBody;
+  units: Units;
+  paper: Paper;
+}
+
+/** Scales a workshop draws to, larger first: drawing mm to one mm of the work. */
+const SCALES: [number, string][] = [
+  [5, '5 : 1'],
+  [2, '2 : 1'],
+  [1, '1 : 1'],
+  [0.5, '1 : 2'],
+  [0.2, '1 : 5'],
+  [0.1, '1 : 10'],
+];
+
+const TOP = 44;
+const ROW = 4.6;
+const LABEL_ROWS = 4;
+const LIST_TOP = 140;
+
+/**
+ * Dimensioned drawing of every part, a sheet each, lying: outside above the axis, section with its
+ * holes below it, a chain of lengths from the reference end, the diameters at the transitions, and a list
+ * of elements, holes and checks. To the largest of the usual scales that fits.
+ */
+export function patternDrawing(wish: DrawingWish): Page[] {
+  return wish.body.parts.map((part) => partSheet(part, wish));
+}
+
+function partSheet(part: Part, wish: DrawingWish): Page {
+  const { width: height, height: width } = PAPERS[wish.paper];
+  const outline = outlineOf(part.turnings[0]);
+  const largest = Math.max(1, extremes(outline, 0, outline.length).largest.diameter);
+  const room = { along: width - 2 * MARGIN - 20, across: LIST_TOP - TOP - 2 * LABEL_ROWS * ROW - 8 };
+  const [scale, scaleName] =
+    SCALES.find(([s]) => outline.length * s <= room.along && largest * s <= room.across) ??
+    ([Math.min(room.along / outline.length, room.across / largest), 'to fit, not to scale'] as const);
+  const axis = TOP + LABEL_ROWS * ROW + (largest * scale) / 2;
+  const place: Placing = {
+    x: (x) => MARGIN + 10 + x * scale,
+    y: (r) => axis - r * scale,
+    top: TOP,
+    low: axis + (largest * scale) / 2,
+  };
+  return {
+    width,
+    height,
+    ink: [
+      ...heading(part, wish, outline, scaleName),
+      ...shapeInk(outline, part, place),
+      ...diameterInk(outline, place, wish.units),
+      ...lengthInk(outline, place, wish.units),
+      ...listInk(part, wish, outline, width),
+    ],
+  };
+}
+
+/** A length without its unit: the heading says it once. */
+const figure = (mm: number, units: Units): string => formatLength(mm, units).replace(/ mm$/, '');
+
+/** Where the work lies on the sheet. */
+interface Placing {
+  x: (x: number) => number;
+  y: (r: number) => number;
+  top: number;
+  low: number;
+}
+
+const text = (x: number, y: number, size: number, words: string, more: Partial<Ink> = {}): Ink =>
+  ({ kind: 'text', x, y, size, text: words, ...more }) as Ink;
+const line = (x0: number, y0: number, x1: number, y1: number, weight = 0.18, dashed = false): Ink => ({
+  kind: 'line',
+  x0,
+  y0,
+  x1,
+  y1,
+  weight,
+  dashed,
+});
+
+function heading(
+  part: Part,
+  { title, revision, units, body }: DrawingWish,
+  outline: Outline,
+  scale: string,
+): Ink[] {
+  const many =
+    body.parts.length > 1 ? `, ${part.name}${part.perItem > 1 ? ` (${part.perItem} in each)` : ''}` : '';
+  return [
+    text(MARGIN, MARGIN + 6, 6, `${title}${many}`, { bold: true }),
+    text(
+      MARGIN,
+      MARGIN + 12,
+      3.4,
+      `Revision ${revision}. Scale ${scale}. Total ${formatLength(outline.length, units)}${units === 'mm' ? ', all in mm' : ''}, from the reference end at the left. Seen diameters ±0.5 mm unless a tolerance stands beside them.`,
+    ),
+  ];
+}
+
+function shapeInk(outline: Outline, part: Part, place: Placing): Ink[] {
+  const points = (side: 1 | -1) =>
+    outline.segments.flatMap((s) => {
+      const steps = s.bulge === 0 ? 1 : 24;
+      return Array.from({ length: steps + 1 }, (_, i): [number, number] => {
+        const { x, r } = pointAt(s, i / steps);
+        return [place.x(x), place.y(side * r)];
+      });
+    });
+  const first = outline.segments[0];
+  const last = outline.segments.at(-1);
+  const ink: Ink[] = [
+    { kind: 'polyline', points: points(1), weight: 0.4 },
+    { kind: 'polyline', points: points(-1), weight: 0.4 },
+    line(place.x(-6), place.y(0), place.x(outline.length + 6), place.y(0), 0.15, true),
+  ];
+  if (first) ink.push(line(place.x(0), place.y(first.r0), place.x(0), place.y(-first.r0), 0.4));
+  if (last) ink.push(line(place.x(last.x1), place.y(last.r1), place.x(last.x1), place.y(-last.r1), 0.4));
+  for (const hole of part.holes)
+    for (const s of holeBoundary(hole, outline.length))
+      ink.push(line(place.x(s.x0), place.y(-s.r0), place.x(s.x1), place.y(-s.r1), 0.25, true));
+  for (const cross of part.crossHoles ?? []) {
+    const { x, radius } = boreOf(cross, outline);
+    ink.push(line(place.x(x), place.y(-radius), place.x(x), place.y(radius), 0.15, true));
+    ink.push(circleInk(place, x, radius));
+  }
+  return ink;
+}
+
+function circleInk(place: Placing, x: number, radius: number): Ink {
+  const points = Array.from({ length: 33 }, (_, i): [number, number] => {
+    const angle = (i * Math.PI) / 16;
+    return [place.x(x + radius * Math.cos(angle)), place.y(radius * Math.sin(angle))];
+  });
+  return { kind: 'polyline', points, weight: 0.25 };
+}
+
+/** Diameters over the transitions, in rows so that neighbours do not touch. */
+function diameterInk(outline: Outline, place: Placing, units: Units): Ink[] {
+  const first = outline.spans[0];
+  const spots = [...(first ? [{ x: 0, r: first.startDiameter / 2 }] : []), ...outline.spans.flatMap(spotsOf)];
+  const kept = spots.filter(
+    (s, i) => !spots.slice(0, i).some((o) => Math.abs(o.x - s.x) < 1e-6 && Math.abs(o.r - s.r) < 1e-6),
+  );
+  return kept.flatMap((s, i) => {
+    const y = place.top + (i % LABEL_ROWS) * ROW;
+    return [
+      line(place.x(s.x), y + 0.8, place.x(s.x), place.y(s.r), 0.1),
+      text(place.x(s.x), y, 2.7, `⌀ ${figure(2 * s.r, units)}`, { align: 'centre' }),
+    ];
+  });
+}
+
+/** End of an element, and its crest or bottom when it has one. */
+function spotsOf(span: ElementSpan): { x: number; r: number }[] {
+  const { element, x0, x1, endDiameter } = span;
+  const end = { x: x1, r: endDiameter / 2 };
+  if (element.kind === 'bead') return [{ x: (x0 + x1) / 2, r: element.crown.mm / 2 }, end];
+  if (element.kind === 'cove') return [{ x: (x0 + x1) / 2, r: element.bottom.mm / 2 }, end];
+  return [end];
+}
+
+/** Length of each element in a chain, and under it the running places from the reference end. */
+function lengthInk(outline: Outline, place: Placing, units: Units): Ink[] {
+  const y = place.low + 6;
+  const spans = outline.spans.filter((s) => s.x1 - s.x0 > 1e-6);
+  const ends = [0, ...spans.map((s) => s.x1)];
+  return [
+    line(place.x(0), y, place.x(outline.length), y, 0.15),
+    ...ends.map((x) => line(place.x(x), place.low + 2, place.x(x), y + 1.5, 0.1)),
+    ...spans.map((s, i) =>
+      text(place.x((s.x0 + s.x1) / 2), y - 0.8 + (i % 2) * 4.4, 2.5, figure(s.x1 - s.x0, units), {
+        align: 'centre',
+      }),
+    ),
+    ...ends.map((x, i) =>
+      text(place.x(x), y + 8.6 + (i % 2) * 3.4, 2.5, figure(x, units), { align: 'centre' }),
+    ),
+  ];
+}
+
+function listInk(part: Part, { body, units }: DrawingWish, outline: Outline, width: number): Ink[] {
+  const elements = outline.spans.map(
+    (s, i) =>
+      `${i + 1}  ${nameOf(s.element)}${s.element.name ? ` (${s.element.kind})` : ''}${s.element.tolerance ? ` ±${s.element.tolerance}` : ''}: ${figure(s.x0, units)} to ${figure(s.x1, units)}`,
+  );
+  const holes = [
+    ...part.holes.map((h) => {
+      const steps = h.steps.map((s) => {
+        const taper = s.endDiameter ? ` tapering to ${figure(s.endDiameter.mm, units)}` : '';
+        return `⌀ ${figure(s.diameter.mm, units)}${taper}${h.through ? '' : `, ${figure(s.depth.mm, units)} deep`}`;
+      });
+      return `${h.name}, ${h.from} end${h.through ? ', through' : ''}: ${steps.join('; ')}`;
+    }),
+    ...(part.crossHoles ?? []).map(
+      (c) =>
+        `${c.name}: ⌀ ${figure(c.diameter.mm, units)}, ${figure(c.at.mm, units)} from the ${c.from} end, at ${c.angle}°${c.through ? ', through' : ''}`,
+    ),
+  ];
+  const checks = (body.checks ?? []).map((c) => speak(c.words, units));
+  const column = (x: number, title: string, rows: string[]): Ink[] =>
+    rows.length === 0
+      ? []
+      : [
+          text(x, LIST_TOP + 14, 3.6, title, { bold: true }),
+          ...rows.slice(0, 12).map((row, i) => text(x, LIST_TOP + 18.5 + i * 3.9, 2.9, row)),
+        ];
+  const third = (width - 2 * MARGIN) / 3;
+  return [
+    ...column(MARGIN, 'Elements', elements.slice(0, 12)),
+    ...column(
+      MARGIN + third,
+      elements.length > 12 ? 'Elements, on' : 'Holes',
+      elements.length > 12 ? elements.slice(12) : holes,
+    ),
+    ...column(
+      MARGIN + 2 * third,
+      elements.length > 12 ? 'Holes' : 'Checks',
+      elements.length > 12 ? holes : checks,
+    ),
+  ];
+}

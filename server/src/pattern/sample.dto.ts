@@ -1,0 +1,30 @@
+import type { SampledBy, Trace } from '@compas/core';
+import { ApiProperty } from '@nestjs/swagger';
+import { ChoiceField, CoreType, NumbersField, ObjectField, TextField } from '../edge/fields.js';
+
+const BY: SampledBy[] = ['stations', 'trace', 'photo'];
+const MOST = 5000;
+
+/** Places along a sample and its radii on two sides, mm, as three lists of the same length. */
+class TraceDto implements Trace {
+  @NumbersField({ min: -20_000, max: 20_000, most: MOST }) x: number[];
+  @NumbersField({ min: 0, max: 10_000, most: MOST }) up: number[];
+  @NumbersField({ min: 0, max: 10_000, most: MOST }) down: number[];
+}
+
+export class NewSampleDto {
+  @TextField({ min: 1, max: 80 }) name: string;
+  @ChoiceField(BY) measuredBy: SampledBy;
+  @CoreType('Trace')
+  @ObjectField(() => TraceDto)
+  trace: TraceDto;
+  @TextField({ max: 500 }) note: string;
+}
+
+export class SampleView {
+  @ApiProperty() id: string;
+  @ApiProperty() name: string;
+  @ApiProperty({ enum: BY }) measuredBy: SampledBy;
+  @CoreType('Trace') trace: Trace;
+  @ApiProperty() note: string;
+}

@@ -1,0 +1,107 @@
+import {
+  dim,
+  outlineOf,
+  withDimension,
+  type Finding,
+  type MatingOutline,
+  type Outline,
+  type PartPlan,
+} from '@compas/core';
+import { useCallback, useState } from 'react';
+import { materialById } from '@compas/core';
+import { HandleLayer, type HandleMove } from '../strip/HandleLayer.js';
+import { HardwareLayer } from '../strip/layers.js';
+import { AxesLayer, CrossHoleLayer, DecorationLayer, SquareLayer } from '../strip/partLayers.js';
+import { useFrame } from '../strip/frame.js';
+import { Strip } from '../strip/Strip.js';
+import { changeTurning } from './editing.js';
+import { useEditor } from './editor.js';
+
+/** The strip of the editor: drawn from the pattern at once, its sizes taken hold of in place. */
+export function EditorStrip({ planned, findings }: { planned: PartPlan | null; findings: Finding[] }) {
+  const { body, spot, part, turning, change, selected, select } = useEditor();
+  const [held, setHeld] = useState(false);
+  const outline = outlineOf(turning);
+  const own = planned?.partId === part.id ? planned : null;
+  const main = turning.id === part.turnings[0].id;
+  const direction = own?.mount.headstockEnd === 'far' ? -1 : 1;
+  const move = useCallback(
+    (to: HandleMove, tag: string) =>
+      change(
+        changeTurning(body, spot, (t) => moved(t, to)),
+        tag,
+      ),
+    [body, spot, change],
+  );
+  return (
+    <Strip
+      outline={outline}
+      holes={main ? (own?.holes ?? part.holes) : []}
+      tone={materialById(part.materialId)?.tone ?? 'honey'}
+      headstockEnd={own?.mount.headstockEnd ?? 'reference'}
+      held={held}
+      edited
+      selected={selected}
+      onSelect={select}
+      handles={<HandleLayer outline={outline} direction={direction} onMove={move} onHold={setHeld} />}
+    >
+      <SquareLayer outline={outline} />
+      {main && (
+        <>
+          <DecorationLayer outline={outline} part={part} />
+          <CrossHoleLayer outline={outline} holes={part.crossHoles ?? []} />
+          <AxesLayer turnings={part.turnings} />
+          {own?.hardware && <HardwareLayer hardware={own.hardware} />}
+          <MateLayer outline={outline} mates={(body.mates ?? []).filter((m) => m.partId === part.id)} />
+          <PlaceLayer findings={findings.filter((f) => f.partId === part.id)} />
+        </>
+      )}
+    </Strip>
+  );
+}
+
+function moved(turning: ReturnType<typeof useEditor>['turning'], to: HandleMove) {
+  if (to.across === 'startDiameter')
+    return turning.startHeld ? turning : { ...turning, startDiameter: dim(to.diameter) };
+  const { across, along } = to;
+  return {
+    ...turning,
+    elements: turning.elements.map((element) => {
+      if (element.id !== to.elementId) return element;
+      const wide = across === null ? element : withDimension(element, across, dim(to.diameter));
+      return along === null ? wide : withDimension(wide, along, dim(to.length));
+    }),
+  };
+}
+
+/** Things the part meets, drawn on from its ends. */
+function MateLayer({ outline, mates }: { outline: Outline; mates: readonly MatingOutline[] }) {
+  const frame = useFrame();
+  return mates.map((mate) => {
+    const place = (at: number) => (mate.end === 'reference' ? -at : outline.length + at);
+    const edge = (side: 1 | -1) =>
+      mate.points
+        .map((p) => `${frame.at(place(p.at.mm))},${frame.up((side * p.diameter.mm) / 2)}`)
+        .join(' L');
+    return (
+      <g key={mate.id} className="strip-second">
+        <path d={`M${edge(1)}`} />
+        <path d={`M${edge(-1)}`} />
+      </g>
+    );
+  });
+}
+
+/** Small signs over the places that findings are about. */
+function PlaceLayer({ findings }: { findings: readonly Finding[] }) {
+  const frame = useFrame();
+  return findings.map(
+    (f) =>
+      f.x !== undefined &&
+      f.severity !== 'note' && (
+        <text key={f.id} x={frame.at(f.x)} y={18} textAnchor="middle" className={`place-sign ${f.severity}`}>
+          {f.severity === 'stop' ? '■' : '▲'}
+        </text>
+      ),
+  );
+}

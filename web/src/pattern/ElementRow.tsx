@@ -1,0 +1,254 @@
+import {
+  canJoin,
+  canSplit,
+  canTakeUp,
+  dim,
+  dimensionOf,
+  DIMENSION_WORDS,
+  DIMENSIONS_OF,
+  OPTIONAL_DIMENSIONS,
+  runsAlong,
+  withDimension,
+  type DimensionKey,
+  type Element,
+  type ElementSpan,
+  type MustFit,
+} from '@compas/core';
+import { Button, Dropdown, Input } from 'antd';
+import type { ReactNode } from 'react';
+import { Length } from '../ui/Length.js';
+import { LengthInput } from '../ui/LengthInput.js';
+import {
+  changeTurning,
+  joinElements,
+  moveElement,
+  pasteElements,
+  removeElement,
+  repeatElement,
+  replaceElement,
+  splitElement,
+  takeUp,
+} from './editing.js';
+import { useEditor } from './editor.js';
+import { ElementOptions } from './ElementOptions.js';
+import { HoldButton } from './HoldButton.js';
+import { wordsOf } from './kinds.js';
+
+interface ElementRowProps {
+  span: ElementSpan;
+  next: Element | undefined;
+  first: boolean;
+  add: ReactNode;
+}
+
+/** One element: its name, its dimensions, and what can be done with it. */
+export function ElementRow({ span, next, first, add }: ElementRowProps) {
+  const { body, spot, workshop, change, selected, select } = useEditor();
+  const { element } = span;
+  const name = element.name ?? element.kind;
+  const put = (changed: Element) => change(replaceElement(body, spot, changed));
+  const given = DIMENSIONS_OF[element.kind].filter(
+    (key) => !OPTIONAL_DIMENSIONS.has(key) || dimensionOf(element, key) !== undefined,
+  );
+  return (
+    <tr aria-selected={element.id === selected} onFocus={() => select(element.id)}>
+      <td style={{ minWidth: 120 }}>
+        <Input
+          variant="borderless"
+          aria-label={`Name of ${name}`}
+          value={element.name ?? ''}
+          placeholder={element.kind}
+          maxLength={60}
+          style={{ fontWeight: 600, paddingLeft: 0 }}
+          onChange={(e) => put({ ...element, name: e.target.value || undefined })}
+        />
+        <span className="soft">{wordsOf(element.kind)}</span>
+      </td>
+      <td>
+        <span className="dimensions">
+          {given.map((key) => (
+            <DimensionField
+              key={key}
+              element={element}
+              dimension={key}
+              fit={fitOf(key, workshop.lathe)}
+              put={put}
+            />
+          ))}
+          <ElementOptions span={span} put={put} />
+          {!('endDiameter' in element) && (
+            <span>
+              <span className="soft">ends at</span>
+              <span style={{ padding: '6px 0' }}>
+                <Length mm={span.endDiameter} />
+              </span>
+            </span>
+          )}
+        </span>
+      </td>
+      <td style={{ whiteSpace: 'nowrap' }}>
+        <Button
+          size="small"
+          type="text"
+          disabled={first}
+          aria-label={`Move ${name} towards the reference end`}
+          onClick={() => change(moveElement(body, spot, element.id, -1))}
+        >
+          ↑
+        </Button>
+        <Button
+          size="small"
+          type="text"
+          disabled={!next}
+          aria-label={`Move ${name} away from the reference end`}
+          onClick={() => change(moveElement(body, spot, element.id, 1))}
+        >
+          ↓
+        </Button>
+        <Button
+          size="small"
+          type="text"
+          aria-label={`Take ${name} out`}
+          onClick={() => change(removeElement(body, spot, element.id))}
+        >
+          ✕
+        </Button>
+        {add}
+        <MoreButton element={element} next={next} />
+      </td>
+    </tr>
+  );
+}
+
+const fitOf = (key: DimensionKey, lathe: { swing: number; betweenCentres: number }): MustFit =>
+  runsAlong(key)
+    ? { what: 'the bed of the lathe', minMm: 0, maxMm: lathe.betweenCentres }
+    : key === 'radius'
+      ? { what: 'a curve', minMm: 0, maxMm: 20_000 }
+      : { what: 'the swing of the lathe', minMm: 0, maxMm: lathe.swing };
+
+interface DimensionFieldProps {
+  element: Element;
+  dimension: DimensionKey;
+  fit: MustFit;
+  put: (element: Element) => void;
+}
+
+function DimensionField({ element, dimension, fit, put }: DimensionFieldProps) {
+  const name = element.name ?? element.kind;
+  const value = dimensionOf(element, dimension) ?? dim(0);
+  const follows = dimension === 'length' && element.takesUp === true;
+  const held = element.held?.includes(dimension) === true;
+  const label = `${name}, ${DIMENSION_WORDS[dimension]}`;
+  const hold = (on: boolean) => {
+    const rest = (element.held ?? []).filter((k) => k !== dimension);
+    const kept = on ? [...rest, dimension] : rest;
+    put({ ...element, held: kept.length > 0 ? kept : undefined });
+  };
+  return (
+    <span>
+      <span className="soft">{follows ? 'length, takes up' : DIMENSION_WORDS[dimension]}</span>
+      {follows ? (
+        <span style={{ padding: '6px 0' }}>
+          <Length mm={value.mm} />
+        </span>
+      ) : (
+        <span className="held-input">
+          <LengthInput
+            label={label}
+            value={value}
+            fit={fit}
+            disabled={held}
+            onChange={(mm) => put(withDimension(element, dimension, mm))}
+          />
+          {OPTIONAL_DIMENSIONS.has(dimension) ? (
+            <button
+              type="button"
+              className="hold"
+              aria-label={`Take away ${label}`}
+              onClick={() => put(withDimension(element, dimension, undefined))}
+            >
+              ✕
+            </button>
+          ) : (
+            <HoldButton name={label} held={held} onChange={hold} />
+          )}
+        </span>
+      )}
+    </span>
+  );
+}
+
+/** Elements kept for pasting, here or in another pattern: they outlive the page. */
+const CLIPBOARD = 'compas.elements';
+
+export function clipboard(): Element[] {
+  try {
+    return JSON.parse(localStorage.getItem(CLIPBOARD) ?? '[]') as Element[];
+  } catch {
+    return [];
+  }
+}
+
+function MoreButton({ element, next }: { element: Element; next: Element | undefined }) {
+  const { body, spot, turning, change } = useEditor();
+  const name = element.name ?? element.kind;
+  const optional = DIMENSIONS_OF[element.kind].filter(
+    (key) => OPTIONAL_DIMENSIONS.has(key) && dimensionOf(element, key) === undefined,
+  );
+  const doing: Record<string, () => void> = {
+    split: () => change(splitElement(body, spot, element.id)),
+    join: () => change(joinElements(body, spot, element.id)),
+    repeat: () => change(repeatElement(body, spot, element.id, 3)),
+    takeUp: () => change(takeUp(body, spot, element.id)),
+    copy: () => localStorage.setItem(CLIPBOARD, JSON.stringify([element])),
+    copyOn: () => {
+      const from = turning.elements.findIndex((e) => e.id === element.id);
+      localStorage.setItem(CLIPBOARD, JSON.stringify(turning.elements.slice(from)));
+    },
+    paste: () => change(pasteElements(body, spot, clipboard(), element.id)),
+    tolerance: () =>
+      change(
+        changeTurning(body, spot, (t) => ({
+          ...t,
+          elements: t.elements.map((e) => (e.id === element.id ? { ...e, tolerance: 0.2 } : e)),
+        })),
+      ),
+  };
+  const items = [
+    { key: 'split', label: 'Cut it in two', disabled: !canSplit(element) },
+    { key: 'join', label: 'Join with the next', disabled: !canJoin(element, next) },
+    { key: 'repeat', label: 'Make it a row', disabled: element.kind === 'repeat' },
+    {
+      key: 'takeUp',
+      label: element.takesUp ? 'Stop taking up' : 'Let it take up what is left',
+      disabled: !canTakeUp(element),
+    },
+    ...(element.tolerance === undefined ? [{ key: 'tolerance', label: 'Give it a tolerance' }] : []),
+    ...optional.map((key) => ({ key, label: `Give it: ${DIMENSION_WORDS[key]}` })),
+    { key: 'copy', label: 'Copy it' },
+    { key: 'copyOn', label: 'Copy it and what follows' },
+    { key: 'paste', label: 'Paste after it', disabled: clipboard().length === 0 },
+  ];
+  const usual: Partial<Record<string, number>> = { fillet: 1, blend: 3, turn: 10, roll: 12 };
+  return (
+    <Dropdown
+      trigger={['click']}
+      menu={{
+        items,
+        onClick: ({ key }) => {
+          const act = doing[key];
+          if (act) act();
+          else
+            change(
+              replaceElement(body, spot, withDimension(element, key as DimensionKey, dim(usual[key] ?? 1))),
+            );
+        },
+      }}
+    >
+      <Button size="small" type="text" aria-label={`More for ${name}`}>
+        ⋯
+      </Button>
+    </Dropdown>
+  );
+}

@@ -1,0 +1,75 @@
+import { outlineOf } from '@compas/core';
+import { Button, Dropdown, InputNumber, Modal } from 'antd';
+import { useState } from 'react';
+import { LengthInput } from '../ui/LengthInput.js';
+import { mirrorPart, pasteElements, scalePart } from './editing.js';
+import { useEditor } from './editor.js';
+import { clipboard } from './ElementRow.js';
+
+/** Changes to the whole profile: end for end, larger or smaller, elements from elsewhere. */
+export function ReshapeMenu() {
+  const { body, spot, turning, change } = useEditor();
+  const [scaling, setScaling] = useState(false);
+  const doing: Record<string, () => void> = {
+    mirror: () => change(mirrorPart(body, spot)),
+    scale: () => setScaling(true),
+    paste: () => change(pasteElements(body, spot, clipboard(), turning.elements.at(-1)?.id ?? null)),
+  };
+  return (
+    <>
+      <Dropdown
+        trigger={['click']}
+        menu={{
+          items: [
+            { key: 'mirror', label: 'Turn it end for end' },
+            { key: 'scale', label: 'Scale it' },
+            {
+              key: 'paste',
+              label: 'Paste copied elements at the far end',
+              disabled: clipboard().length === 0,
+            },
+          ],
+          onClick: ({ key }) => doing[key]?.(),
+        }}
+      >
+        <Button>Reshape</Button>
+      </Dropdown>
+      {scaling && <ScaleDialog onClose={() => setScaling(false)} />}
+    </>
+  );
+}
+
+function ScaleDialog({ onClose }: { onClose: () => void }) {
+  const { body, spot, turning, change } = useEditor();
+  const { length } = outlineOf(turning);
+  const [total, setTotal] = useState({ mm: Math.round(length * 100) / 100 });
+  const [thickness, setThickness] = useState(100);
+  return (
+    <Modal
+      open
+      title="Scale it"
+      okText="Scale"
+      cancelText="Leave it"
+      onCancel={onClose}
+      onOk={() => {
+        change(scalePart(body, spot, { length: total.mm / length, diameter: thickness / 100 }));
+        onClose();
+      }}
+    >
+      <div className="row" style={{ alignItems: 'flex-end' }}>
+        <LengthInput label="New total length" showLabel value={total} onChange={setTotal} />
+        <label className="column" style={{ gap: 2 }}>
+          Thickness, %
+          <InputNumber
+            aria-label="Thickness, per cent"
+            min={5}
+            max={2000}
+            value={thickness}
+            onChange={(value) => setThickness(value ?? 100)}
+          />
+        </label>
+      </div>
+      <p className="soft">What is held keeps its size; the total may then differ from what is asked.</p>
+    </Modal>
+  );
+}
