@@ -23,6 +23,8 @@ export interface PieceProgress {
   timers: Map<string, number>;
   overridden: Set<string>;
   tried: Map<string, boolean>;
+  /** acceptance check → whether it held when it was last made */
+  checked: Map<string, boolean>;
   rejected: { stepId: string; cause: string; at: string } | null;
 }
 
@@ -51,6 +53,7 @@ const emptyPiece = (piece: number): PieceProgress => ({
   timers: new Map(),
   overridden: new Set(),
   tried: new Map(),
+  checked: new Map(),
   rejected: null,
 });
 
@@ -89,6 +92,9 @@ function play({ pieces, readings }: BatchProgress, { id, piece, at, body }: RunE
       if (reading) Object.assign(reading, { mm: body.mm, typed: body.typed, correctedWhy: body.why });
       return;
     }
+    case 'checked':
+      state.checked.set(body.checkId, body.passed);
+      return;
     case 'tried':
       state.tried.set(body.stepId, body.fits);
       return;

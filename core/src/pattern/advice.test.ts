@@ -3,7 +3,9 @@ import {
   chain,
   compareOutlines,
   designAdvice,
+  drilledSolid,
   flowFindings,
+  itemSolid,
   meetingOf,
   outlineOf,
   STARTING_FORMS,
@@ -22,7 +24,7 @@ const part = (start: number, ...elements: Element[]): Part => ({
   holes: [],
 });
 const adviceOn = (p: Part, kind: 'stopper' | 'top' | 'other') =>
-  designAdvice(p, outlineOf(p.turnings[0]), kind).map((f) => f.id.split('.')[1]);
+  designAdvice(p, outlineOf(p.turnings[0]), { kind, parts: [p] }).map((f) => f.id.split('.')[1]);
 
 describe('design advice', () => {
   it('warns of a point where a palm pushes, not of a dome', () => {
@@ -54,6 +56,16 @@ describe('design advice', () => {
     expect(adviceOn(high, 'top')).toContain('balance');
     const form = STARTING_FORMS.find((f) => f.id === 'finger-top')!.body({}, 'ash');
     expect(adviceOn(form.parts[0], 'top')).not.toContain('balance');
+  });
+
+  it('a top of several joined parts is weighed as one', () => {
+    const body = STARTING_FORMS.find((f) => f.id === 'launched-top')!.body({}, 'ash');
+    const whole = itemSolid(body);
+    const parts = body.parts.map((p) => drilledSolid(outlineOf(p.turnings[0]), p.holes));
+    expect(whole.volume).toBeCloseTo(parts[0]!.volume + parts[1]!.volume, 6);
+    expect(whole.axialInertia).toBeGreaterThan(whole.transverseInertia * 0.5);
+    const apart = itemSolid({ ...body, joins: [] });
+    expect(apart.volume).toBeCloseTo(parts[0]!.volume, 6);
   });
 
   it('finds the thinnest and the least stiff place, which a bore can part', () => {

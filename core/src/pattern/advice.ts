@@ -1,25 +1,29 @@
 import { len, type Finding } from '../measure/index.js';
 import { circleOf } from './arc.js';
-import { nameOf } from './elementDimensions.js';
+import { assembled } from './assembled.js';
 import { headingAt } from './flow.js';
 import { drilledSolid } from './hole.js';
-import type { Outline } from './outline.js';
-import type { ItemKind, Part } from './pattern.js';
+import { outlineOf, type Outline } from './outline.js';
+import type { Part, PatternBody } from './pattern.js';
+import type { Solid } from './solid.js';
 import { extremes } from './radius.js';
+
+/** What the advice needs to know of the whole item. */
+type Item = Pick<PatternBody, 'kind' | 'parts' | 'joins'>;
 
 /**
  * Design advice by what the item is for: kinks in a line, points where a palm pushes, the tip and the
  * balance of a top. Notes, never orders: the eye decides.
  */
-export function designAdvice(part: Part, outline: Outline, kind: ItemKind): Finding[] {
+export function designAdvice(part: Part, outline: Outline, body: Item): Finding[] {
   if (outline.segments.length === 0) return [];
-  const own: Record<string, (part: Part, outline: Outline) => Finding[]> = {
+  const own: Record<string, (part: Part, outline: Outline, body: Item) => Finding[]> = {
     stopper: palmAdvice,
     handle: palmAdvice,
     top: topAdvice,
     scoop: palmAdvice,
   };
-  return [...kinkAdvice(part, outline), ...(own[kind]?.(part, outline) ?? [])];
+  return [...kinkAdvice(part, outline), ...(own[body.kind]?.(part, outline, body) ?? [])];
 }
 
 /** A kink between these, in degrees, reads as a slip of the tool; more is a break, less is not seen. */
@@ -31,11 +35,18 @@ export function kinks(outline: Outline): { x: number; degrees: number; elementId
   return outline.segments.slice(1).flatMap((segment, i) => {
     const before = outline.segments[i];
     if (!before || before.elementId === segment.elementId) return [];
+    if ([before, segment].some((s) => isBreak(outline, s.elementId))) return [];
     const degrees = Math.abs(headingAt(segment, 'start') - headingAt(before, 'end'));
     if (degrees < KINK_LEAST || degrees > KINK_MOST) return [];
     return [{ x: segment.x0, degrees, elementId: segment.elementId }];
   });
 }
+
+/** Grooves and shoulders are breaks already. */
+const isBreak = (outline: Outline, elementId: string): boolean => {
+  const kind = outline.spans.find((s) => s.element.id === elementId)?.element.kind;
+  return kind === 'v-groove' || kind === 'shoulder';
+};
 
 const kinkAdvice = (part: Part, outline: Outline): Finding[] =>
   kinks(outline).map(({ x, degrees, elementId }) => ({
@@ -84,15 +95,41 @@ function palmAdvice(part: Part, outline: Outline): Finding[] {
   return findings;
 }
 
+/**
+ * The joined parts as one solid along the first one's axis, of one density: volumes add up, moments
+ * of inertia by the parallel axis theorem.
+ */
+export function itemSolid(item: Item): Solid {
+  const pieces = assembled(item)
+    .filter((p) => p.joined)
+    .map(({ part, x, turned }) => {
+      const solid = drilledSolid(outlineOf(part.turnings[0]), part.holes);
+      const along = turned ? -solid.centreOfGravity : solid.centreOfGravity;
+      return { ...solid, centreOfGravity: x + along };
+    });
+  const sum = (of: (s: Solid) => number) => pieces.reduce((total, s) => total + of(s), 0);
+  const volume = sum((s) => s.volume);
+  const centre = volume === 0 ? 0 : sum((s) => s.volume * s.centreOfGravity) / volume;
+  return {
+    volume,
+    surface: sum((s) => s.surface),
+    centreOfGravity: centre,
+    axialInertia: sum((s) => s.axialInertia),
+    transverseInertia: sum((s) => s.transverseInertia + s.volume * (s.centreOfGravity - centre) ** 2),
+  };
+}
+
 /** A tip rounder than this scrubs its spin away, a sharper one digs in; typical, unchecked. mm */
 const TIP = { least: 0.8, most: 4 };
 /** A top stands when its weight is in the lower part of its height. */
 const LOW = 0.45;
 
 /** A top spins on the far end: how high its weight lies, and about which axis it turns most willingly. */
-function topAdvice(part: Part, outline: Outline): Finding[] {
+function topAdvice(part: Part, outline: Outline, item: Item): Finding[] {
+  // the tip is on the first part; what is joined to it weighs with it
+  if (part.id !== item.parts[0].id) return [];
   const last = outline.segments.at(-1);
-  const solid = drilledSolid(outline, part.holes);
+  const solid = itemSolid(item);
   if (!last || solid.volume <= 0) return [];
   const findings: Finding[] = [];
   const high = outline.length - solid.centreOfGravity;
@@ -124,9 +161,3 @@ function topAdvice(part: Part, outline: Outline): Finding[] {
     });
   return findings;
 }
-
-/** The elements' names for a place, for a sentence. */
-export const placeOf = (outline: Outline, x: number): string => {
-  const span = outline.spans.find((s) => x >= s.x0 && x <= s.x1);
-  return span ? nameOf(span.element) : 'end';
-};

@@ -14,11 +14,14 @@ export interface PlacedPart {
   joined: boolean;
 }
 
+/** What is needed of a body to put it together. */
+type Item = Pick<PatternBody, 'parts' | 'joins'>;
+
 /** Gap before a part that is not joined to those before it, mm. */
 const APART = 12;
 
 /** The item put together along one axis, the first part's reference end at 0. mm. */
-export function assembled(body: PatternBody): PlacedPart[] {
+export function assembled(body: Item): PlacedPart[] {
   const [first] = body.parts;
   const placed = new Map<string, PlacedPart>([[first.id, at(first, 0, false, true)]]);
   const joins = [...(body.joins ?? [])];
@@ -52,11 +55,7 @@ const highest = ({ x, turned, length }: PlacedPart): number => (turned ? x : x +
 /** Direction in which the part's own x runs in the item. */
 const direction = (turned: boolean): 1 | -1 => (turned ? -1 : 1);
 
-function hungOn(
-  body: PatternBody,
-  join: PartJoin,
-  placed: ReadonlyMap<string, PlacedPart>,
-): PlacedPart | null {
+function hungOn(body: Item, join: PartJoin, placed: ReadonlyMap<string, PlacedPart>): PlacedPart | null {
   const sides = joinSides(body, join);
   if (!sides) return null;
   const inner = placed.get(sides.inner.id);
@@ -76,10 +75,7 @@ function hungOn(
 }
 
 /** The same spot of the item in both parts' own x, and whether their directions agree there. */
-function meetingOf(
-  body: PatternBody,
-  join: PartJoin,
-): { inner: number; outer: number; opposite: boolean } | null {
+function meetingOf(body: Item, join: PartJoin): { inner: number; outer: number; opposite: boolean } | null {
   const sides = joinSides(body, join);
   if (!sides) return null;
   const innerLength = outlineOf(sides.inner.turnings[0]).length;

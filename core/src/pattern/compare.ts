@@ -1,3 +1,4 @@
+import { median } from './fit/noise.js';
 import type { Outline } from './outline.js';
 import { radiusAt } from './radius.js';
 
@@ -12,7 +13,7 @@ export interface Comparison {
   /** along x, close enough that nothing a turner could see lies between */
   along: DifferenceAt[];
   largest: DifferenceAt;
-  /** root of the mean square of the difference on the diameter */
+  /** median of the difference on the diameter, whichever way: a step a hair elsewhere hardly counts */
   typical: number;
   /** b longer than a */
   longer: number;
@@ -42,11 +43,10 @@ export function compareOutlines(a: Outline, b: Outline, shift = 0): Comparison {
     (most, d) => (Math.abs(d.difference) > Math.abs(most.difference) ? d : most),
     { x: 0, difference: 0 },
   );
-  const squares = along.reduce((sum, d) => sum + d.difference ** 2, 0);
   return {
     along,
     largest,
-    typical: Math.sqrt(squares / Math.max(1, along.length)),
+    typical: median(even.map((x) => 2 * Math.abs(radiusAt(b, x - shift) - radiusAt(a, x)))),
     longer: b.length - a.length,
   };
 }

@@ -22,7 +22,7 @@ export interface JoinSides {
 }
 
 /** Finds what a join is between; null when a part or the hole has gone. */
-export function joinSides(body: PatternBody, join: PartJoin): JoinSides | null {
+export function joinSides(body: Pick<PatternBody, 'parts'>, join: PartJoin): JoinSides | null {
   const inner = body.parts.find((p) => p.id === join.inner.partId);
   const outer = body.parts.find((p) => p.id === join.outer.partId);
   const hole = outer?.holes.find((h) => h.id === join.outer.holeId);

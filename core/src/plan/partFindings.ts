@@ -28,7 +28,7 @@ export function partFindings(part: Part, inputs: PlanInputs, draft: PartDraft): 
     ...materialFindings(part, material, order.materialId),
     ...wallFindings(part, draft),
     ...flowFindings(part, outline, pattern.mates ?? []),
-    ...designAdvice(part, outline, pattern.kind),
+    ...designAdvice(part, outline, pattern),
   ];
 }
 

@@ -11,7 +11,9 @@ import { WorkshopTransaction } from '../database/workshopTransaction.js';
 import { KitService } from '../hardware/kit.service.js';
 import type { PatternView } from '../pattern/pattern.dto.js';
 import { PatternService } from '../pattern/pattern.service.js';
+import { SampleService } from '../pattern/sample.service.js';
 import { demoPatterns } from './patterns.js';
+import { oldFinialSample } from './samples.js';
 import { demoEvents, scatter, type DemoRun } from './runs.js';
 import {
   DEMO_MAKER,
@@ -36,6 +38,7 @@ export class DemoService {
     private readonly patterns: PatternService,
     private readonly batches: BatchService,
     private readonly events: EventStore,
+    private readonly samples: SampleService,
   ) {}
 
   async load(now: number): Promise<void> {
@@ -62,6 +65,7 @@ export class DemoService {
         kitId === undefined ? [] : [{ id: 'h1', kitId, partId: 'part1', end: 'reference' }];
       made.push(await this.patterns.create(name, { ...body, hardware }, DEMO_OWNER.name));
     }
+    await this.samples.create(oldFinialSample());
     return [await this.reviseStopper(made[0] as PatternView), ...made.slice(1)];
   }
 
@@ -91,12 +95,14 @@ export class DemoService {
       stepsDone: (_, steps) => steps.length,
       deviation: (piece, station) =>
         (station.label === 'collar' ? 0.05 + 0.042 * piece : 0) + spread(piece, station),
+      check: stopperCheck,
     });
     const half = await this.order(handle, 'Pell and Osk, toolmakers', 8, now - 2 * DAY, now + 6 * DAY, 'oil');
     await this.play(half, {
       begun: now - 30 * HOUR,
       stepsDone: (piece, steps) => indexOf(steps, piece <= 4 ? 'sand' : piece === 5 ? 'shape' : 'fit'),
       deviation: spread,
+      check: () => ({ passed: true }),
       rejected: { piece: 5, cause: 'A check opened at the ferrule shoulder while shaping' },
     });
     const gluing = await this.order(
@@ -111,6 +117,7 @@ export class DemoService {
       begun: now - 2 * HOUR,
       stepsDone: (_, steps) => indexOf(steps, 'mount'),
       deviation: spread,
+      check: stopperCheck,
     });
     await this.order(lightPull, 'Marrowfield Guesthouse', 20, now + DAY, now + 14 * DAY, 'wax');
   }
@@ -146,6 +153,12 @@ export class DemoService {
       throw new Error(`The demo made an event that cannot be read: ${setAside[0]?.why ?? ''}`);
   }
 }
+
+/** The seam under a fingernail, and how tall it stands; one stopper of the lot caught. */
+const stopperCheck = (piece: number, checkId: string): { passed: boolean; value?: number } =>
+  checkId === 'height'
+    ? { passed: true, value: 64 + Math.round(scatter(piece, checkId) * 30) / 100 }
+    : { passed: piece !== 7 };
 
 const indexOf = (steps: readonly Step[], id: string): number => steps.findIndex((s) => s.id === id);
 

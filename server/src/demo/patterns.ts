@@ -1,4 +1,14 @@
-import { dim, STARTING_FORMS, type Element, type Hole, type ItemKind, type PatternBody } from '@compas/core';
+import {
+  dim,
+  STARTING_FORMS,
+  type Decoration,
+  type Element,
+  type Hole,
+  type ItemKind,
+  type PatternBody,
+} from '@compas/core';
+
+import { oldFinialPattern } from './samples.js';
 
 /** A demo pattern and the kit it sits on. */
 export interface DemoPattern {
@@ -40,6 +50,12 @@ function pattern(
   };
 }
 
+/** Decorations on the one part of a pattern. */
+const decorated = (demo: DemoPattern, decorations: Decoration[]): DemoPattern => {
+  const [part] = demo.body.parts;
+  return { ...demo, body: { ...demo.body, parts: [{ ...part, decorations }] } };
+};
+
 const fromForm = (id: string, sizes: Record<string, number>, materialId: string): PatternBody => {
   const form = STARTING_FORMS.find((f) => f.id === id);
   if (!form) throw new Error(`There is no starting form ${id}.`);
@@ -68,7 +84,43 @@ export const demoPatterns: DemoPattern[] = [
         side: 'out',
       },
     ],
-    { usedBy: 'food', longest: dim(70), kit: 'insert' },
+    {
+      usedBy: 'food',
+      longest: dim(70),
+      kit: 'insert',
+      source: { from: 'own', words: 'Drawn for the dovecote labels', allows: '' },
+      checks: [
+        {
+          id: 'seam',
+          kind: 'felt',
+          words: 'A fingernail does not catch between wood and base',
+          stage: 'assemble',
+        },
+        {
+          id: 'height',
+          kind: 'number',
+          words: 'Height over the base',
+          stage: 'assemble',
+          unit: 'mm',
+          least: 63,
+          most: 66,
+        },
+      ],
+      mates: [
+        {
+          id: 'base',
+          name: 'brass base',
+          partId: 'part1',
+          end: 'reference',
+          points: [
+            { at: dim(0), diameter: dim(32) },
+            { at: dim(3), diameter: dim(32) },
+            { at: dim(6), diameter: dim(20) },
+            { at: dim(16), diameter: dim(18) },
+          ],
+        },
+      ],
+    },
   ),
   {
     name: 'Lantern stopper',
@@ -119,16 +171,74 @@ export const demoPatterns: DemoPattern[] = [
     kit: null,
     body: fromForm('finial', { peg: 10, pegLength: 12, height: 74, ball: 19 }, 'beech'),
   },
-  pattern('Garden dibber', 'other', 'ash', 30, [
-    { kind: 'sphere', id: 'e1', name: 'knob', diameter: dim(38), endDiameter: dim(24) },
-    { kind: 'cove', id: 'e2', name: 'neck', length: dim(26), bottom: dim(20) },
-    { kind: 'taper', id: 'e3', name: 'shaft', length: dim(92), endDiameter: dim(28) },
-    { kind: 'v-groove', id: 'e4', name: '50 line', length: dim(2), depth: dim(1) },
-    { kind: 'taper', id: 'e5', name: 'point', length: dim(66), endDiameter: dim(7) },
-  ]),
+  decorated(
+    pattern('Garden dibber', 'other', 'ash', 30, [
+      { kind: 'sphere', id: 'e1', name: 'knob', diameter: dim(38), endDiameter: dim(24) },
+      { kind: 'cove', id: 'e2', name: 'neck', length: dim(26), bottom: dim(20) },
+      { kind: 'taper', id: 'e3', name: 'shaft', length: dim(92), endDiameter: dim(28) },
+      { kind: 'v-groove', id: 'e4', name: '50 line', length: dim(2), depth: dim(1) },
+      { kind: 'taper', id: 'e5', name: 'point', length: dim(66), endDiameter: dim(7) },
+    ]),
+    [
+      { id: 'd1', kind: 'burnt line', elementId: 'e4', from: dim(0.6), width: dim(0.8) },
+      { id: 'd2', kind: 'texture', elementId: 'e1', from: dim(10), width: dim(7), words: 'knurled' },
+    ],
+  ),
   {
     name: 'Dumpling rolling pin',
     kit: null,
     body: fromForm('rolling-pin', { end: 18, middle: 26, length: 270 }, 'maple'),
   },
+  {
+    name: 'Heron knife handle',
+    kit: null,
+    body: fromForm('knife-handle', { bolster: 21, grip: 29, length: 114, tang: 6, tangLength: 68 }, 'olive'),
+  },
+  {
+    name: 'Grain scoop handle',
+    kit: null,
+    body: fromForm('scoop-handle', { end: 15, stud: 6, grip: 27, length: 98 }, 'cherry'),
+  },
+  {
+    name: 'Skylark desk top',
+    kit: null,
+    body: fromForm('finger-top', { body: 40, height: 44, stem: 6 }, 'boxwood'),
+  },
+  {
+    name: 'Meadow top on a stem',
+    kit: null,
+    body: fromForm('launched-top', { body: 58, thick: 24, stem: 10, stemLength: 74 }, 'maple'),
+  },
+  {
+    name: 'Meadow launcher',
+    kit: null,
+    body: fromForm('launcher', { stem: 10, grip: 32, length: 130, cord: 4 }, 'maple'),
+  },
+  {
+    name: 'Fair-day balloon',
+    kit: null,
+    body: fromForm('dowel-ornament', { dowel: 6, belly: 36, height: 88 }, 'cherry'),
+  },
+  { name: 'Nine-pin ball', kit: null, body: fromForm('ball', { ball: 52 }, 'oak') },
+  {
+    name: 'Pastry pin',
+    kit: null,
+    body: fromForm('tapered-pin', { middle: 38, flat: 120, end: 20, length: 300 }, 'beech'),
+  },
+  {
+    name: 'Footstool leg',
+    kit: null,
+    body: fromForm('leg', { square: 40, squareLength: 70, thick: 38, foot: 22, length: 300 }, 'ash'),
+  },
+  {
+    name: 'Nursery rattle',
+    kit: null,
+    body: fromForm('rattle', { shaft: 15, head: 32, length: 124 }, 'maple'),
+  },
+  {
+    name: 'Tea caddy spoon',
+    kit: null,
+    body: fromForm('scoop', { bowl: 40, bowlLength: 52, handle: 14, length: 130 }, 'olive'),
+  },
+  { name: 'Old stair finial, copied', kit: null, body: oldFinialPattern() },
 ];

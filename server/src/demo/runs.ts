@@ -9,6 +9,8 @@ export interface DemoRun {
   stepsDone: (piece: number, steps: readonly Step[]) => number;
   /** deviation from the wanted size, mm */
   deviation: (piece: number, station: Station) => number;
+  /** what came of an acceptance check */
+  check: (piece: number, checkId: string) => { passed: boolean; value?: number };
   rejected?: { piece: number; cause: string };
 }
 
@@ -45,6 +47,13 @@ export function demoEvents(batchId: string, { plan }: PlanSnapshot, run: DemoRun
             ...measured(station, step, run.deviation(piece, station)),
           });
       }
+      for (const checkId of step.checks ?? [])
+        add(piece, {
+          kind: 'checked',
+          stepId: step.id,
+          checkId,
+          ...run.check(piece, checkId),
+        });
       if (step.trialFit) add(piece, { kind: 'tried', stepId: step.id, fits: true, note: '' });
       add(piece, { kind: 'done', stepId: step.id });
     }

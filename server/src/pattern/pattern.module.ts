@@ -7,6 +7,6 @@ import { SampleService } from './sample.service.js';
 @Module({
   controllers: [PatternController, SampleController],
   providers: [PatternService, SampleService],
-  exports: [PatternService],
+  exports: [PatternService, SampleService],
 })
 export class PatternModule {}

@@ -31,6 +31,8 @@ const Join = lazy(() => import('../access/Join.js'));
 const Bench = lazy(() => import('../bench/Bench.js'));
 const Shelf = lazy(() => import('../pattern/Shelf.js'));
 const NewPattern = lazy(() => import('../pattern/NewPattern.js'));
+const CopyScreen = lazy(() => import('../copy/CopyScreen.js'));
+const CompareScreen = lazy(() => import('../compare/CompareScreen.js'));
 const PatternScreen = lazy(() => import('../pattern/PatternScreen.js'));
 const DraftPlan = lazy(() => import('../plan/DraftPlan.js'));
 const BatchPlan = lazy(() => import('../plan/BatchPlan.js'));
@@ -48,6 +50,8 @@ const router = createBrowserRouter([
       { path: '/', element: <Bench /> },
       { path: '/patterns', element: <Shelf /> },
       { path: '/patterns/new', element: <NewPattern /> },
+      { path: '/patterns/copy', element: <CopyScreen /> },
+      { path: '/patterns/:id/compare', element: <CompareScreen /> },
       { path: '/patterns/:id', element: <PatternScreen /> },
       { path: '/patterns/:id/plan/:stage?', element: <DraftPlan /> },
       { path: '/batches/:id/twins', element: <TwinsScreen /> },

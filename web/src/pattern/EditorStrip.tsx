@@ -1,4 +1,5 @@
 import {
+  boreOf,
   dim,
   outlineOf,
   withDimension,
@@ -11,7 +12,7 @@ import { useCallback, useState } from 'react';
 import { materialById } from '@compas/core';
 import { HandleLayer, type HandleMove } from '../strip/HandleLayer.js';
 import { HardwareLayer } from '../strip/layers.js';
-import { AxesLayer, CrossHoleLayer, DecorationLayer, SquareLayer } from '../strip/partLayers.js';
+import { AxesLayer, DecorationLayer } from '../strip/partLayers.js';
 import { useFrame } from '../strip/frame.js';
 import { Strip } from '../strip/Strip.js';
 import { changeTurning } from './editing.js';
@@ -37,6 +38,7 @@ export function EditorStrip({ planned, findings }: { planned: PartPlan | null; f
     <Strip
       outline={outline}
       holes={main ? (own?.holes ?? part.holes) : []}
+      bores={main ? (part.crossHoles ?? []).map((hole) => boreOf(hole, outline)) : []}
       tone={materialById(part.materialId)?.tone ?? 'honey'}
       headstockEnd={own?.mount.headstockEnd ?? 'reference'}
       held={held}
@@ -45,11 +47,9 @@ export function EditorStrip({ planned, findings }: { planned: PartPlan | null; f
       onSelect={select}
       handles={<HandleLayer outline={outline} direction={direction} onMove={move} onHold={setHeld} />}
     >
-      <SquareLayer outline={outline} />
       {main && (
         <>
           <DecorationLayer outline={outline} part={part} />
-          <CrossHoleLayer outline={outline} holes={part.crossHoles ?? []} />
           <AxesLayer turnings={part.turnings} />
           {own?.hardware && <HardwareLayer hardware={own.hardware} />}
           <MateLayer outline={outline} mates={(body.mates ?? []).filter((m) => m.partId === part.id)} />

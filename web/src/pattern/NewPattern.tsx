@@ -1,11 +1,20 @@
-import { dim, MATERIALS, outlineOf, STARTING_FORMS, type Dimension, type StartingForm } from '@compas/core';
+import {
+  dim,
+  MATERIALS,
+  outlineOf,
+  STARTING_FORMS,
+  type Dimension,
+  type PatternBody,
+  type StartingForm,
+} from '@compas/core';
 import { Button, Input, Select } from 'antd';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { createPattern, useChange } from '../api/queries.js';
 import { Silhouette } from '../strip/Silhouette.js';
 import { LengthInput } from '../ui/LengthInput.js';
 import { Trouble } from '../ui/Trouble.js';
+import { ImportFile, type Imported } from './ImportFile.js';
 import './pattern.css';
 
 const [FIRST_FORM] = STARTING_FORMS;
@@ -18,27 +27,42 @@ export default function NewPattern() {
   const [materialId, setMaterialId] = useState('maple');
   const navigate = useNavigate();
   const create = useChange(createPattern, 'patterns');
-  const body = form.body(sizes, materialId);
+  const [file, setFile] = useState<Imported | null>(null);
+  const body = file ? file.body : form.body(sizes, materialId);
   const { length } = outlineOf(body.parts[0].turnings[0]);
   const choose = (next: StartingForm) => {
     setForm(next);
+    setFile(null);
     setSizes({});
   };
   return (
     <div className="column">
-      <h1>New pattern</h1>
+      <div className="row spread">
+        <h1>New pattern</h1>
+        <span className="row">
+          <ImportFile
+            onImported={(read) => {
+              setFile(read);
+              setName(read.name);
+            }}
+          />
+          <Link to="/patterns/copy">
+            <Button size="large">Copy a sample</Button>
+          </Link>
+        </span>
+      </div>
       <div className="forms" role="radiogroup" aria-label="Kind of item">
         {STARTING_FORMS.map((f) => (
           <button
             key={f.id}
             type="button"
             role="radio"
-            aria-checked={f.id === form.id}
+            aria-checked={!file && f.id === form.id}
             className="form-choice"
             onClick={() => choose(f)}
           >
-            <Silhouette body={f.body({}, materialId)} scale={0.55} name={f.name} />
-            <span>{f.name}</span>
+            <Silhouette body={f.body({}, materialId)} scale={formScale(f)} name={f.name} />
+            <span style={{ minHeight: '2.4em' }}>{f.name}</span>
           </button>
         ))}
       </div>
@@ -62,15 +86,19 @@ export default function NewPattern() {
               options={MATERIALS.map((m) => ({ value: m.id, label: m.name }))}
             />
           </label>
-          {form.questions.map((question) => (
-            <LengthInput
-              key={`${form.id}.${question.key}`}
-              label={question.label}
-              showLabel
-              value={sizes[question.key] ?? dim(question.usual)}
-              onChange={(value) => setSizes({ ...sizes, [question.key]: value })}
-            />
-          ))}
+          {file ? (
+            <FileNote file={file} />
+          ) : (
+            form.questions.map((question) => (
+              <LengthInput
+                key={`${form.id}.${question.key}`}
+                label={question.label}
+                showLabel
+                value={sizes[question.key] ?? dim(question.usual)}
+                onChange={(value) => setSizes({ ...sizes, [question.key]: value })}
+              />
+            ))
+          )}
           <Trouble error={create.error} />
           <Button
             type="primary"
@@ -78,7 +106,7 @@ export default function NewPattern() {
             loading={create.isPending}
             onClick={() =>
               create.mutate(
-                { name: name.trim() || form.name, body },
+                { name: name.trim() || (file?.name ?? form.name), body: withMaterial(body, materialId) },
                 { onSuccess: (made) => void navigate(`/patterns/${made.id}`) },
               )
             }
@@ -91,5 +119,26 @@ export default function NewPattern() {
         </div>
       </div>
     </div>
+  );
+}
+
+/** Forms are shown as high as the row allows, each by itself. */
+const FORM_HEIGHT = 70;
+const formScale = (form: StartingForm): number => {
+  const { length } = outlineOf(form.body({}, 'ash').parts[0].turnings[0]);
+  return Math.min(1.4, FORM_HEIGHT / Math.max(1, length));
+};
+
+const withMaterial = (body: PatternBody, materialId: string): PatternBody => {
+  const [first, ...rest] = body.parts;
+  return { ...body, parts: [{ ...first, materialId }, ...rest] };
+};
+
+function FileNote({ file }: { file: Imported }) {
+  return (
+    <p>
+      Read as {file.readAs}, {file.body.parts[0].turnings[0].elements.length} elements.
+      {file.leftAside.length > 0 && ` Left aside: ${file.leftAside.join(', ')}.`}
+    </p>
   );
 }

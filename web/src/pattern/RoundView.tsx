@@ -19,7 +19,10 @@ const CHORD = 0.08;
 /** Edges sharper than this stay edges, radians. */
 const CREASE = 0.35;
 
-/** The item put together, lit, in the colour of its material; upright or lying as it is asked for. */
+/**
+ * The item put together, lit, in the colour of its material; upright or lying as it is asked for. It
+ * stands on its reference end, a top on its tip.
+ */
 export default function RoundView({ body, upright }: { body: PatternBody; upright: boolean }) {
   const placed = useMemo(() => assembled(body), [body]);
   const [from, to] = extentOf(placed);
@@ -31,7 +34,7 @@ export default function RoundView({ body, upright }: { body: PatternBody; uprigh
         <hemisphereLight args={['#ffffff', '#8d8676', 1.5]} />
         <directionalLight position={[size, size * 1.6, size * 1.4]} intensity={2.2} />
         <directionalLight position={[-size, size * 0.3, -size]} intensity={0.5} />
-        <group rotation={upright ? [0, 0, Math.PI / 2] : [0, 0, 0]}>
+        <group rotation={[0, 0, upright ? (body.kind === 'top' ? -Math.PI / 2 : Math.PI / 2) : 0]}>
           <group position={[-(from + to) / 2, 0, 0]}>
             {placed.map((p) => (
               <PartShape key={p.part.id} placed={p} />

@@ -99,7 +99,7 @@ function Drafting({ pattern, workshop, kits }: { pattern: Pattern; workshop: Wor
       strip={<StageStrip plan={plan} stage={stage} />}
       band={
         <>
-          <OrderBand draft={draft} workshop={workshop} set={set}>
+          <OrderBand draft={draft} workshop={workshop} set={set} parts={pattern.body.parts}>
             <Button type="primary" size="large" loading={create.isPending} onClick={keep}>
               Keep the plan
             </Button>

@@ -9,6 +9,7 @@ interface OrderBandProps {
   workshop: Workshop;
   /** changes one choice in the address */
   set: (key: string, value: string | null) => void;
+  parts: readonly { id: string; name: string }[];
   children: ReactNode;
 }
 
@@ -16,7 +17,13 @@ const DAY = 'YYYY-MM-DD';
 const CLOCK = 'HH:mm';
 
 /** The order and its choices, always in sight while the plan is being made. */
-export function OrderBand({ draft: { order, schools, customer }, workshop, set, children }: OrderBandProps) {
+export function OrderBand({
+  draft: { order, schools, customer },
+  workshop,
+  set,
+  parts,
+  children,
+}: OrderBandProps) {
   return (
     <div className="band" role="group" aria-label="Order">
       <label>
@@ -31,6 +38,18 @@ export function OrderBand({ draft: { order, schools, customer }, workshop, set, 
           onChange={(n) => set('pieces', n === null ? null : String(n))}
         />
       </label>
+      {parts.length > 1 && (
+        <label>
+          Which part
+          <Select
+            aria-label="Which part"
+            value={order.partId ?? parts[0]?.id}
+            onChange={(id) => set('part', id)}
+            options={parts.map((p) => ({ value: p.id, label: p.name }))}
+            style={{ width: 130 }}
+          />
+        </label>
+      )}
       <label>
         For whom
         <Input

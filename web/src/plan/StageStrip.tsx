@@ -33,6 +33,7 @@ export function StageStrip({
     <Strip
       outline={outline}
       holes={part.holes}
+      bores={part.bores}
       tone={part.material.tone}
       headstockEnd={mount.headstockEnd}
       before={before}

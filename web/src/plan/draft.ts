@@ -33,12 +33,13 @@ export function draftFrom(
   return {
     customer: search.get('for') ?? '',
     order: {
+      ...partOf(search, pattern),
       pieces: whole(search.get('pieces'), USUAL_PIECES, 2000),
       start: search.get('start') ?? nextWholeHour(onClock(now, workshop.hours.timeZone)),
       due: search.get('due'),
       materialId: MATERIALS.some((m) => m.id === materialId)
         ? (materialId as string)
-        : pattern.parts[0].materialId,
+        : (pattern.parts.find((p) => p.id === search.get('part')) ?? pattern.parts[0]).materialId,
       finishId:
         finish === NO_FINISH ? null : (workshop.finishes.find((f) => f.id === finish)?.id ?? usualFinish),
       perBlank: whole(search.get('per'), 1, 50),
@@ -59,6 +60,11 @@ export function draftFrom(
             : workshop.schools.batching,
     },
   };
+}
+
+function partOf(search: URLSearchParams, pattern: PatternBody): { partId?: string } {
+  const part = pattern.parts.find((p) => p.id === search.get('part'));
+  return part && pattern.parts.length > 1 ? { partId: part.id } : {};
 }
 
 function whole(text: string | null, usual: number, most: number): number {

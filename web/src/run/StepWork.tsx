@@ -12,6 +12,7 @@ import { StepLayer } from '../strip/layers.js';
 import { Strip } from '../strip/Strip.js';
 import { Findings } from '../ui/Findings.js';
 import { Length, Say } from '../ui/Length.js';
+import { CheckEntry } from './CheckEntry.js';
 import { Holding } from './Holding.js';
 import { keyFigure } from './keyFigure.js';
 import { ReadingEntry } from './ReadingEntry.js';
@@ -43,6 +44,10 @@ export function StepWork(props: StepWorkProps) {
   const figure = keyFigure(step, part, station);
   const cautions = part.cautions.filter((c) => c.stepIds.includes(step.id));
   const held = holds.length > 0;
+  const checks = (props.batch.snapshot.inputs.pattern.checks ?? []).filter((c) =>
+    step.checks?.includes(c.id),
+  );
+  const unchecked = checks.some((c) => !state.checked.has(c.id));
   const closed = state.done.has(step.id) || state.rejected !== null;
   const finish = async () => {
     await record({ kind: 'done', stepId: step.id });
@@ -54,6 +59,7 @@ export function StepWork(props: StepWorkProps) {
         <Strip
           outline={part.outline}
           holes={part.holes}
+          bores={part.bores}
           tone={part.material.tone}
           headstockEnd={part.mount.headstockEnd}
           tallest={190}
@@ -107,8 +113,11 @@ export function StepWork(props: StepWorkProps) {
               {station && <ReadingEntry key={station.id} station={station} step={step} record={record} />}
               <StepTimers step={step} state={state} now={now} record={record} />
               {step.trialFit && <TrialFit step={step} state={state} record={record} />}
+              {checks.map((check) => (
+                <CheckEntry key={check.id} check={check} step={step} state={state} record={record} />
+              ))}
               <button type="button" className="run-go" onClick={() => void finish()}>
-                {open.length > 0 ? 'Done, not measured' : 'Done'}
+                {open.length > 0 ? 'Done, not measured' : unchecked ? 'Done, not checked' : 'Done'}
               </button>
             </>
           )}

@@ -3,11 +3,14 @@ import { frameFor } from './frame.js';
 import { wholePath } from './paths.js';
 import { TONES } from './tones.js';
 
+/** Room for the line round it, pixels. */
+const EDGE = 2;
+
 /** A pattern's silhouette at a scale shared by the whole shelf, standing on its reference end. */
 export function Silhouette({ body, scale, name }: { body: PatternBody; scale: number; name: string }) {
   const [part] = body.parts;
   const outline = outlineOf(part.turnings[0]);
-  const radius = Math.max(2, extremes(outline, 0, outline.length).largest.diameter / 2) + 1;
+  const radius = Math.max(2, extremes(outline, 0, outline.length).largest.diameter / 2) + EDGE / scale;
   const base = frameFor({
     width: 0,
     length: outline.length,

@@ -1,7 +1,8 @@
-import { boreAt, extremes, radiusAt, type Hole, type Outline, type Tone } from '@compas/core';
+import { type Bore, boreAt, extremes, radiusAt, type Hole, type Outline, type Tone } from '@compas/core';
 import { useId, useMemo, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
 import { FrameContext, frameFor, type Frame } from './frame.js';
 import { edgePath, halfPath, holePath, wholePath } from './paths.js';
+import { CrossHoleLayer, SquareLayer } from './partLayers.js';
 import { Readout } from './Readout.js';
 import { Ruler } from './Ruler.js';
 import { TONES } from './tones.js';
@@ -11,6 +12,7 @@ import './strip.css';
 interface StripProps {
   outline: Outline;
   holes: readonly Hole[];
+  bores?: readonly Bore[];
   tone: Tone;
   headstockEnd: 'reference' | 'far';
   /** waste between headstock and part, and between part and tailstock, mm */
@@ -39,6 +41,7 @@ export function Strip(props: StripProps) {
   const {
     outline,
     holes,
+    bores = [],
     tone,
     headstockEnd,
     before = 0,
@@ -112,6 +115,8 @@ export function Strip(props: StripProps) {
             <path key={hole.id} d={holePath(hole, outline.length, frame)} className="strip-hole" />
           ))}
           <path d={wholePath(outline, frame)} className="strip-edge" />
+          <SquareLayer outline={outline} />
+          <CrossHoleLayer bores={bores} />
           {selected !== null && <Selection outline={outline} frame={frame} elementId={selected} />}
           <line x1={10} x2={frame.width - 10} y1={frame.axis} y2={frame.axis} className="strip-axis" />
           <Ruler />

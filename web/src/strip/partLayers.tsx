@@ -1,13 +1,4 @@
-import {
-  boreOf,
-  outlineOf,
-  pointAt,
-  radiusAt,
-  type CrossHole,
-  type Outline,
-  type Part,
-  type Turning,
-} from '@compas/core';
+import { outlineOf, pointAt, radiusAt, type Bore, type Outline, type Part, type Turning } from '@compas/core';
 import { useId } from 'react';
 import { useFrame } from './frame.js';
 
@@ -45,18 +36,17 @@ export function SquareLayer({ outline }: { outline: Outline }) {
 }
 
 /** Cross holes: seen from their mouth as a round, lying in the section as a pair of lines. */
-export function CrossHoleLayer({ outline, holes }: { outline: Outline; holes: readonly CrossHole[] }) {
+export function CrossHoleLayer({ bores }: { bores: readonly Bore[] }) {
   const frame = useFrame();
-  return holes.map((hole) => {
-    const { x, radius, mouth, end } = boreOf(hole, outline);
-    const facing = Math.cos((hole.angle * Math.PI) / 180);
-    const lying = Math.sin((hole.angle * Math.PI) / 180);
+  return bores.map(({ id, x, radius, angle, mouth, end }) => {
+    const facing = Math.cos((angle * Math.PI) / 180);
+    const lying = Math.sin((angle * Math.PI) / 180);
     const cx = frame.at(x);
     const r = radius * frame.scale;
     if (Math.abs(facing) > 0.7)
       return (
         <ellipse
-          key={hole.id}
+          key={id}
           cx={cx}
           cy={frame.up(mouth * lying)}
           rx={r}
@@ -67,7 +57,7 @@ export function CrossHoleLayer({ outline, holes }: { outline: Outline; holes: re
     const [from, to] = [frame.up(mouth * lying), frame.up(end * lying)];
     return (
       <rect
-        key={hole.id}
+        key={id}
         x={cx - r}
         y={Math.min(from, to)}
         width={2 * r}

@@ -34,7 +34,7 @@ function LengthIn({ mm, units, bare }: { mm: number; units: Units; bare: boolean
 }
 
 /** A small difference, to a hundredth of a millimetre or a thousandth of an inch. */
-function FineLength({ mm }: { mm: number }) {
+export function FineLength({ mm }: { mm: number }) {
   return <span className="length">{formatFine(mm, useUnits().units)}</span>;
 }
 

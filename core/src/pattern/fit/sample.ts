@@ -23,11 +23,17 @@ export interface Asymmetry {
   largest: { x: number; off: number };
 }
 
+/** The tips are left out: there a line across grazes the edge. */
+const TIP_SHARE = 0.02;
+
 /** Half the difference of the two sides, along the sample. mm. */
 export function asymmetryOf(points: readonly SamplePoint[]): Asymmetry {
   let squares = 0;
   let largest = { x: points[0]?.x ?? 0, off: 0 };
+  const [from, to] = [points[0]?.x ?? 0, points.at(-1)?.x ?? 0];
+  const tip = TIP_SHARE * (to - from);
   for (const { x, up, down } of points) {
+    if (x < from + tip || x > to - tip) continue;
     const off = (up - down) / 2;
     squares += off * off;
     if (Math.abs(off) > Math.abs(largest.off)) largest = { x, off };

@@ -1,0 +1,101 @@
+import type { AcceptanceCheck, PieceProgress, RunEventBody, Step } from '@compas/core';
+import { useState } from 'react';
+
+interface CheckEntryProps {
+  check: AcceptanceCheck;
+  step: Step;
+  state: PieceProgress;
+  record: (body: RunEventBody) => Promise<void>;
+}
+
+/** One acceptance check: does it hold? With its number, or a photo that is shrunk before it is kept. */
+export function CheckEntry({ check, step, state, record }: CheckEntryProps) {
+  const [text, setText] = useState('');
+  const [photo, setPhoto] = useState<string | null>(null);
+  const counted = check.kind === 'number' || check.kind === 'function';
+  const value = Number(text.replace(',', '.'));
+  const known = text.trim() !== '' && Number.isFinite(value);
+  const so = state.checked.get(check.id);
+  const say = (passed: boolean) =>
+    void record({
+      kind: 'checked',
+      stepId: step.id,
+      checkId: check.id,
+      passed,
+      ...(counted && known ? { value } : {}),
+      ...(photo ? { photo } : {}),
+    }).then(() => {
+      setText('');
+      setPhoto(null);
+    });
+  const within =
+    known &&
+    (check.least === undefined || value >= check.least) &&
+    (check.most === undefined || value <= check.most);
+  return (
+    <div className="run-fit" role="group" aria-label={check.words}>
+      <b>{check.words}</b>
+      {counted && (
+        <label>
+          {limits(check)}
+          <input inputMode="decimal" value={text} maxLength={20} onChange={(e) => setText(e.target.value)} />
+        </label>
+      )}
+      {check.kind === 'photo' && (
+        <label>
+          {photo ? 'Photo taken' : 'Take a photo'}
+          <input
+            type="file"
+            accept="image/*"
+            capture="environment"
+            onChange={(e) => {
+              const [file] = e.target.files ?? [];
+              if (file) void shrunk(file).then(setPhoto);
+            }}
+          />
+        </label>
+      )}
+      <div>
+        <button
+          type="button"
+          className="run-quiet"
+          aria-pressed={so === true}
+          disabled={counted && (!known || !within)}
+          onClick={() => say(true)}
+        >
+          It holds
+        </button>
+        <button
+          type="button"
+          className="run-quiet"
+          aria-pressed={so === false}
+          disabled={counted && !known}
+          onClick={() => say(false)}
+        >
+          It does not
+        </button>
+      </div>
+    </div>
+  );
+}
+
+function limits({ least, most, unit = '' }: AcceptanceCheck): string {
+  if (least !== undefined && most !== undefined) return `from ${least} to ${most} ${unit}`;
+  if (least !== undefined) return `at least ${least} ${unit}`;
+  if (most !== undefined) return `at most ${most} ${unit}`;
+  return `number ${unit}`;
+}
+
+/** A photo is kept this small: enough to see what was meant. */
+const LONGEST = 640;
+
+async function shrunk(file: Blob): Promise<string> {
+  const bitmap = await createImageBitmap(file);
+  const scale = Math.min(1, LONGEST / Math.max(bitmap.width, bitmap.height));
+  const canvas = document.createElement('canvas');
+  canvas.width = Math.round(bitmap.width * scale);
+  canvas.height = Math.round(bitmap.height * scale);
+  canvas.getContext('2d')?.drawImage(bitmap, 0, 0, canvas.width, canvas.height);
+  bitmap.close();
+  return canvas.toDataURL('image/jpeg', 0.7);
+}
