@@ -36,8 +36,20 @@ export default {
       name: 'core-imports-nothing-from-outside',
       comment: 'No framework, file system, clock or randomness: same input, same output.',
       severity: 'error',
-      from: { path: '^core/src', pathNot: TEST },
+      from: { path: '^core/src', pathNot: [TEST, '^core/src/files/'] },
       to: { pathNot: '^core/src' },
+    },
+    {
+      name: 'files-read-formats-by-small-libraries',
+      comment: 'Only the room of files knows packages, and only those that read or write a format.',
+      severity: 'error',
+      from: { path: '^core/src/files/', pathNot: TEST },
+      to: {
+        pathNot: [
+          '^core/src',
+          '/node_modules/(svgpath|fast-xml-parser|papaparse|dxf-parser|@tarikjabiri/dxf)/|^node_modules/(svgpath|fast-xml-parser|papaparse|dxf-parser|@tarikjabiri/dxf)/',
+        ],
+      },
     },
     {
       name: 'rooms-are-entered-by-their-door',

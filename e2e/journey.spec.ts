@@ -9,7 +9,7 @@ async function doStep(
 ): Promise<string> {
   const title = (await page.locator('.run-what h1').textContent()) ?? '';
   const unlock = page.getByRole('button', { name: 'Do it all the same' });
-  const doneButton = page.getByRole('button', { name: /^Done(, not measured)?$/ });
+  const doneButton = page.getByRole('button', { name: /^Done(, not (measured|checked))?$/ });
   await expect(unlock.or(doneButton).first()).toBeVisible();
   if (await unlock.isVisible()) {
     await unlock.click();
@@ -30,6 +30,12 @@ async function doStep(
   }
   const fits = page.getByRole('button', { name: 'It fits' });
   if (await fits.isVisible()) await fits.click();
+  for (const check of await page.locator('.run-fit[aria-label]').all()) {
+    const number = check.locator('input');
+    if (await number.isVisible()) await number.fill('64.2');
+    await check.getByRole('button', { name: 'It holds' }).click();
+    await expect(check.getByRole('button', { name: 'It holds' })).toHaveAttribute('aria-pressed', 'true');
+  }
   await doneButton.click();
   // the piece has gone on once its button names another step
   await expect(page.getByRole('button', { name: `Piece ${piece}, ${title}`, exact: true })).toHaveCount(0);

@@ -16,6 +16,29 @@ const SCREENS: { name: string; open: (page: Page) => Promise<void> }[] = [
         .click();
     },
   },
+  ...['Holes', 'Parts and joins', 'Surface and checks', 'Source and mates'].map((tab) => ({
+    name: `pattern, ${tab.toLowerCase()}`,
+    open: async (page: Page) => {
+      await page.getByRole('link', { name: 'Patterns' }).click();
+      await page
+        .locator('.shelf')
+        .getByRole('link', { name: /Meadow top/ })
+        .click();
+      await page.getByRole('tab', { name: new RegExp(tab) }).click();
+    },
+  })),
+  { name: 'copy', open: async (page) => void (await page.goto('/patterns/copy')) },
+  {
+    name: 'compare',
+    open: async (page) => {
+      await page.getByRole('link', { name: 'Patterns' }).click();
+      await page
+        .locator('.shelf')
+        .getByRole('link', { name: /Dovecote/ })
+        .click();
+      await page.getByRole('link', { name: 'Compare' }).click();
+    },
+  },
   { name: 'new pattern', open: async (page) => void (await page.goto('/patterns/new')) },
   ...['stock', 'drill', 'mount', 'mark', 'turn', 'surface', 'assemble', 'time'].map((stage) => ({
     name: stage,
@@ -77,9 +100,9 @@ test('the desk works with the keyboard, and ? shows how', async ({ page }) => {
   await length.focus();
   await page.keyboard.press('ArrowUp');
   await expect(length).toHaveValue('92.1');
-  await page.getByRole('slider').focus();
-  await page.keyboard.press('ArrowRight');
-  await expect(page.locator('.strip-readout')).toContainText('diameter');
+  await page.getByRole('slider', { name: 'End of shaft' }).focus();
+  await page.keyboard.press('ArrowDown');
+  await expect(page.getByLabel('shaft, end diameter', { exact: true })).toHaveValue('27.9');
 });
 
 test('lengths are read in the units that are chosen', async ({ page }) => {

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { gzipSync } from 'node:zlib';
@@ -33,6 +34,133 @@ async function benchPlan() {
     await timed(30, work);
     row(`plan() for ${pieces} pieces, median of 100`, `${median(await timed(100, work)).toFixed(2)} ms`);
   }
+}
+
+/** A sampled handle of so many places with a little noise, the same every time. */
+function samplePoints(core, places) {
+  const { parts } = core.STARTING_FORMS.find((f) => f.id === 'tool-handle').body({}, 'ash');
+  const outline = core.outlineOf(parts[0].turnings[0]);
+  let state = 7;
+  const noise = () => {
+    state = (Math.imul(state, 1664525) + 1013904223) >>> 0;
+    return 0.06 * (state / 2 ** 32 - 0.5);
+  };
+  return Array.from({ length: places }, (_, i) => {
+    const x = (outline.length * (i + 0.5)) / places;
+    const r = core.radiusAt(outline, x);
+    return { x, up: r + noise(), down: r + noise() };
+  });
+}
+
+async function benchPatternBench() {
+  const core = await import(pathToFileURL(join(ROOT, 'core/dist/index.js')));
+  const points = samplePoints(core, 2000);
+  await timed(3, () => core.fitSample(points));
+  row(
+    'elements from 2,000 sampled places, median of 10',
+    `${median(await timed(10, () => core.fitSample(points))).toFixed(0)} ms`,
+  );
+  const body = benchPattern(core);
+  const part = body.parts[0];
+  const outline = core.outlineOf(part.turnings[0]);
+  let error = 0.1;
+  while (core.latheMesh(outline, part.holes, error).indices.length / 3 < 100_000) error *= 0.8;
+  const facets = core.latheMesh(outline, part.holes, error).indices.length / 3;
+  const stl = await timed(5, () => core.stlOf([core.latheMesh(outline, part.holes, error)]));
+  row(`STL of ${facets} facets, median of 5`, `${median(stl).toFixed(0)} ms`);
+}
+
+/** Sixty elements and three holes. */
+function benchPattern(core) {
+  const kinds = ['bead', 'cove', 'cylinder', 'ogee', 'taper', 'fair'];
+  const elements = Array.from({ length: 60 }, (_, i) =>
+    core.newElement(kinds[i % kinds.length], `e${i}`, 30),
+  );
+  const hole = (id, from, diameter, depth) => ({
+    id,
+    name: id,
+    from,
+    through: false,
+    pointAngle: 118,
+    steps: [{ diameter: core.dim(diameter), depth: core.dim(depth) }],
+  });
+  // every element begins where the one before ended: give those that end elsewhere the same end
+  const even = elements.map((e) => {
+    if (e.kind === 'ogee') return { ...e, endDiameter: core.dim(34) };
+    if (e.kind === 'taper' || e.kind === 'fair') return { ...e, endDiameter: core.dim(30) };
+    return e.kind === 'bead' ? { ...e, crown: core.dim(36) } : e;
+  });
+  return {
+    schema: 1,
+    kind: 'other',
+    usedBy: 'anybody',
+    parts: [
+      {
+        id: 'part1',
+        name: 'Body',
+        perItem: 1,
+        materialId: 'ash',
+        turnings: [{ id: 'turning1', startDiameter: core.dim(30), elements: even }],
+        holes: [hole('a', 'reference', 8, 40), hole('b', 'far', 10, 20), hole('c', 'far', 6, 60)],
+      },
+    ],
+    hardware: [],
+    lastId: 100,
+  };
+}
+
+/** From a key press in the list to the strip drawn anew, in the page itself. */
+async function benchEditing(browser, ask) {
+  const core = await import(pathToFileURL(join(ROOT, 'core/dist/index.js')));
+  const { id } = await ask('/api/patterns', { name: 'Bench of sixty', body: benchPattern(core) });
+  const context = await browser.newContext({
+    viewport: { width: 1280, height: 800 },
+    serviceWorkers: 'block',
+  });
+  const page = await context.newPage();
+  await page.request.post(`${BASE}/api/session/demo`, { headers: { 'x-compas': '1' } });
+  await page.goto(`${BASE}/patterns/${id}`);
+  await page.getByRole('textbox', { name: 'cylinder, length' }).first().focus();
+  const times = await page.evaluate(async () => {
+    const edge = document.querySelector('.strip-edge');
+    const found = [];
+    for (let i = 0; i < 60; i++) {
+      const drawn = new Promise((done) => {
+        const observer = new MutationObserver(() => {
+          observer.disconnect();
+          done(performance.now());
+        });
+        observer.observe(edge, { attributes: true, attributeFilter: ['d'] });
+      });
+      const begun = performance.now();
+      document.activeElement.dispatchEvent(
+        new KeyboardEvent('keydown', {
+          key: i % 2 ? 'ArrowDown' : 'ArrowUp',
+          bubbles: true,
+          cancelable: true,
+        }),
+      );
+      found.push((await drawn) - begun);
+      await new Promise((later) => setTimeout(later, 120));
+    }
+    return found;
+  });
+  row('edit to redrawn strip, 60 elements and 3 holes, median of 60', `${median(times).toFixed(1)} ms`);
+  await context.close();
+}
+
+/** Twelve megapixels, by the same code on the same engine as in the page's worker. */
+async function benchPhoto() {
+  const core = await import(pathToFileURL(join(ROOT, 'core/dist/index.js')));
+  const { paintSample } = await import(
+    pathToFileURL(join(ROOT, 'core/dist/files/fixtures/paintedSample.js'))
+  );
+  const truth = JSON.parse(readFileSync(join(ROOT, 'core/src/files/fixtures/old-finial.json'), 'utf8'));
+  const outline = core.outlineOf(truth.turning);
+  const size = { width: 4000, height: 3000, pixelsPerMm: 28 };
+  const painted = paintSample({ ...truth.photo, ...size, outline });
+  const times = await timed(3, () => core.silhouetteOf({ ...painted, strictness: 1 }));
+  row('silhouette in a photo of 12 megapixels, median of 3', `${median(times).toFixed(0)} ms`);
 }
 
 /** Signs in at the demo's door and gives a fetch that is signed in. */
@@ -113,8 +241,9 @@ async function bareInserts(ownerUrl) {
   return { insert, close: () => client.end() };
 }
 
-async function benchBrowser() {
+async function benchBrowser(ask) {
   const browser = await openBrowser();
+  await benchEditing(browser, ask);
   const times = [];
   let size = 0;
   for (let i = 0; i < 5; i++) {
@@ -141,6 +270,8 @@ await main(async () => {
   await ensurePostgres();
   await build();
   await benchPlan();
+  await benchPatternBench();
+  await benchPhoto();
   const { env, stop } = await freshDatabase({
     data: join(DATA, 'bench'),
     name: 'compas_bench',
@@ -152,7 +283,7 @@ await main(async () => {
   try {
     await server.listening;
     await benchServer(env.COMPAS_DB_OWNER_URL);
-    await benchBrowser();
+    await benchBrowser(await signedIn());
   } finally {
     server.stop();
     await server.ended;

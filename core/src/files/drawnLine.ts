@@ -25,12 +25,12 @@ export interface Drawing {
 }
 
 /** Ends nearer than this are one, mm. */
-export const TOUCH = 0.01;
+const TOUCH = 0.01;
 
 const meets = (x0: number, y0: number, x1: number, y1: number): boolean =>
   Math.hypot(x1 - x0, y1 - y0) <= TOUCH;
 
-export const turnedRound = (s: Stroke): Stroke => ({
+const turnedRound = (s: Stroke): Stroke => ({
   x0: s.x1,
   y0: s.y1,
   x1: s.x0,

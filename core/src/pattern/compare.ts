@@ -38,7 +38,9 @@ export function compareOutlines(a: Outline, b: Outline, shift = 0): Comparison {
     .sort((p, q) => p - q);
   const along = places.map((x) => ({ x, difference: 2 * (radiusAt(b, x - shift) - radiusAt(a, x)) }));
   // a step that only lies a hair elsewhere is no difference of diameter
-  const seen = along.filter(({ x }) => x > BESIDE && x < Math.min(a.length, b.length + shift) - BESIDE);
+  const seen = along.filter(
+    ({ x }) => x > BESIDE / 2 && x < Math.min(a.length, b.length + shift) - BESIDE / 2,
+  );
   const largest = seen.reduce<DifferenceAt>(
     (most, d) => (Math.abs(d.difference) > Math.abs(most.difference) ? d : most),
     { x: 0, difference: 0 },

@@ -1,22 +1,16 @@
-import { dim, type PatternBody, type SampledBy, type SamplePoint, traceOf } from '@compas/core';
+import { dim, traceOf, type PatternBody } from '@compas/core';
 import { Button, Input, Tabs } from 'antd';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { createPattern, createSample, useChange } from '../api/queries.js';
 import { Trouble } from '../ui/Trouble.js';
 import { CsvTrace } from './CsvTrace.js';
+import { KeptSamples } from './KeptSamples.js';
+import type { Measured } from './measured.js';
 import { FitView, useFit } from './FitView.js';
 import { PhotoTrace } from './PhotoTrace.js';
 import { StationsEntry } from './StationsEntry.js';
 import './copy.css';
-
-/** What was measured of a sample, by whichever way. */
-export interface Measured {
-  by: SampledBy;
-  points: SamplePoint[];
-  /** how far each radius may be off by its instrument, mm */
-  unsure: number;
-}
 
 /** A sample becomes a pattern: measured at stations, from a trace or from a photo, then fitted. */
 export default function CopyScreen() {
@@ -34,12 +28,13 @@ export default function CopyScreen() {
   const called = name.trim() || 'Copied sample';
   const make = async () => {
     if (!measured || !fit.fitted) return;
-    await sample.mutateAsync({
-      name: called,
-      measuredBy: measured.by,
-      trace: traceOf(measured.points),
-      note: '',
-    });
+    if (!measured.kept)
+      await sample.mutateAsync({
+        name: called,
+        measuredBy: measured.by,
+        trace: traceOf(measured.points),
+        note: '',
+      });
     const made = await pattern.mutateAsync({ name: called, body: bodyOf(fit.fitted.turning) });
     void navigate(`/patterns/${made.id}`);
   };
@@ -76,6 +71,7 @@ export default function CopyScreen() {
               { key: 'photo', label: 'From a photo', children: <PhotoTrace onMeasured={take} /> },
               { key: 'stations', label: 'By calliper', children: <StationsEntry onMeasured={take} /> },
               { key: 'csv', label: 'From a trace', children: <CsvTrace onMeasured={take} /> },
+              { key: 'kept', label: 'Kept', children: <KeptSamples onMeasured={take} /> },
             ]}
             destroyOnHidden
           />

@@ -1,7 +1,7 @@
 import { FileProblem, readCsv, type CsvProfile } from '@compas/core';
 import { Button, Upload } from 'antd';
 import { useState } from 'react';
-import type { Measured } from './CopyScreen.js';
+import type { Measured } from './measured.js';
 
 /** What a trace's points are taken to err by, mm: it is told from their own noise. */
 const UNSURE = 0;

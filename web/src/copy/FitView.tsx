@@ -6,7 +6,7 @@ import { Strip } from '../strip/Strip.js';
 import { Findings } from '../ui/Findings.js';
 import { FineLength, Length } from '../ui/Length.js';
 import { tracing } from '../workers/tracing.js';
-import type { Measured } from './CopyScreen.js';
+import type { Measured } from './measured.js';
 
 export interface Fit {
   fitted: FittedSample | null;

@@ -4,7 +4,7 @@ import { proxy } from 'comlink';
 import { useEffect, useState, type MouseEvent } from 'react';
 import { LengthInput } from '../ui/LengthInput.js';
 import { tracing } from '../workers/tracing.js';
-import type { Measured } from './CopyScreen.js';
+import type { Measured } from './measured.js';
 
 /** Largest photo that is opened, bytes. */
 const MOST_BYTES = 40_000_000;

@@ -2,7 +2,7 @@ import { dim, type Dimension } from '@compas/core';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { LengthInput } from '../ui/LengthInput.js';
-import type { Measured } from './CopyScreen.js';
+import type { Measured } from './measured.js';
 
 interface Row {
   id: number;

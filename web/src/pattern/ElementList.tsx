@@ -1,21 +1,15 @@
-import { outlineOf, type ElementKind } from '@compas/core';
-import { Button, Dropdown } from 'antd';
+import { outlineOf } from '@compas/core';
 import { LengthInput } from '../ui/LengthInput.js';
-import { changeTurning, insertElement } from './editing.js';
+import { AddButton } from './AddButton.js';
+import { changeTurning } from './editing.js';
 import { useEditor } from './editor.js';
 import { ElementRow } from './ElementRow.js';
 import { HoldButton } from './HoldButton.js';
-import { KINDS } from './kinds.js';
 
 /** Every element in order from the reference end, each dimension edited in place. */
 export function ElementList() {
-  const { body, spot, turning, workshop, change, select } = useEditor();
+  const { body, spot, turning, workshop, change, selected } = useEditor();
   const { spans } = outlineOf(turning);
-  const add = (afterId: string | null) => (kind: ElementKind) => {
-    const { body: next, id } = insertElement(body, spot, kind, afterId);
-    change(next);
-    select(id);
-  };
   return (
     <table className="elements">
       <thead>
@@ -54,38 +48,21 @@ export function ElementList() {
             </span>
           </td>
           <td>
-            <AddButton onAdd={add(null)} />
+            <AddButton afterId={null} />
           </td>
         </tr>
         {spans.map((span, i) => (
           <ElementRow
             key={span.element.id}
-            span={span}
+            element={span.element}
+            startDiameter={span.startDiameter}
+            endDiameter={span.endDiameter}
             next={spans[i + 1]?.element}
             first={i === 0}
-            add={<AddButton onAdd={add(span.element.id)} after={span.element.name ?? span.element.kind} />}
+            chosen={span.element.id === selected}
           />
         ))}
       </tbody>
     </table>
-  );
-}
-
-function AddButton({ onAdd, after }: { onAdd: (kind: ElementKind) => void; after?: string }) {
-  return (
-    <Dropdown
-      trigger={['click']}
-      menu={{
-        items: KINDS.map(({ kind, words }) => ({ key: kind, label: words })),
-        onClick: ({ key }) => onAdd(key as ElementKind),
-      }}
-    >
-      <Button
-        size="small"
-        aria-label={after ? `Add an element after ${after}` : 'Add an element at the reference end'}
-      >
-        + add
-      </Button>
-    </Dropdown>
   );
 }

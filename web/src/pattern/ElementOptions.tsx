@@ -1,12 +1,4 @@
-import {
-  dim,
-  newElement,
-  TENON_FITS,
-  type Element,
-  type ElementKind,
-  type ElementSpan,
-  type TenonFit,
-} from '@compas/core';
+import { dim, newElement, TENON_FITS, type Element, type ElementKind, type TenonFit } from '@compas/core';
 import { Button, InputNumber, Select } from 'antd';
 import { LengthInput } from '../ui/LengthInput.js';
 import { KINDS } from './kinds.js';
@@ -18,8 +10,11 @@ interface OptionsProps<E extends Element> {
 type Of<K extends ElementKind> = Extract<Element, { kind: K }>;
 
 /** What an element has besides its dimensions: which way it bulges, its fit, its points. */
-export function ElementOptions({ span, put }: { span: ElementSpan; put: (element: Element) => void }) {
-  const { element } = span;
+export function ElementOptions({
+  element,
+  startDiameter,
+  put,
+}: OptionsProps<Element> & { startDiameter: number }) {
   const name = element.name ?? element.kind;
   return (
     <>
@@ -38,9 +33,7 @@ export function ElementOptions({ span, put }: { span: ElementSpan; put: (element
         </span>
       )}
       {element.kind === 'fair' && <FairPoints element={element} put={put} />}
-      {element.kind === 'repeat' && (
-        <RowOptions element={element} put={put} startDiameter={span.startDiameter} />
-      )}
+      {element.kind === 'repeat' && <RowOptions element={element} put={put} startDiameter={startDiameter} />}
       {element.tolerance !== undefined && (
         <span>
           <span className="soft">tolerance, ± mm</span>

@@ -11,15 +11,14 @@ import {
   withDimension,
   type DimensionKey,
   type Element,
-  type ElementSpan,
   type MustFit,
 } from '@compas/core';
 import { Button, Dropdown, Input } from 'antd';
-import type { ReactNode } from 'react';
+import { memo } from 'react';
 import { Length } from '../ui/Length.js';
 import { LengthInput } from '../ui/LengthInput.js';
+import { AddButton } from './AddButton.js';
 import {
-  changeTurning,
   joinElements,
   moveElement,
   pasteElements,
@@ -28,30 +27,34 @@ import {
   replaceElement,
   splitElement,
   takeUp,
+  turningAt,
 } from './editing.js';
-import { useEditor } from './editor.js';
+import { useEditorActions } from './editor.js';
 import { ElementOptions } from './ElementOptions.js';
 import { HoldButton } from './HoldButton.js';
 import { wordsOf } from './kinds.js';
 
 interface ElementRowProps {
-  span: ElementSpan;
+  element: Element;
+  startDiameter: number;
+  endDiameter: number;
   next: Element | undefined;
   first: boolean;
-  add: ReactNode;
+  chosen: boolean;
 }
 
 /** One element: its name, its dimensions, and what can be done with it. */
-export function ElementRow({ span, next, first, add }: ElementRowProps) {
-  const { body, spot, workshop, change, selected, select } = useEditor();
-  const { element } = span;
+export const ElementRow = memo(function ElementRow(props: ElementRowProps) {
+  const { element, startDiameter, endDiameter, next, first, chosen } = props;
+  const { spot, lathe, update, select } = useEditorActions();
   const name = element.name ?? element.kind;
-  const put = (changed: Element) => change(replaceElement(body, spot, changed));
+  const put = (changed: Element, tag?: string) => update((body) => replaceElement(body, spot, changed), tag);
   const given = DIMENSIONS_OF[element.kind].filter(
     (key) => !OPTIONAL_DIMENSIONS.has(key) || dimensionOf(element, key) !== undefined,
   );
+  const move = (by: -1 | 1) => update((body) => moveElement(body, spot, element.id, by));
   return (
-    <tr aria-selected={element.id === selected} onFocus={() => select(element.id)}>
+    <tr aria-selected={chosen} onFocus={() => select(element.id)}>
       <td style={{ minWidth: 120 }}>
         <Input
           variant="borderless"
@@ -60,27 +63,21 @@ export function ElementRow({ span, next, first, add }: ElementRowProps) {
           placeholder={element.kind}
           maxLength={60}
           style={{ fontWeight: 600, paddingLeft: 0 }}
-          onChange={(e) => put({ ...element, name: e.target.value || undefined })}
+          onChange={(e) => put({ ...element, name: e.target.value || undefined }, `name ${element.id}`)}
         />
         <span className="soft">{wordsOf(element.kind)}</span>
       </td>
       <td>
         <span className="dimensions">
           {given.map((key) => (
-            <DimensionField
-              key={key}
-              element={element}
-              dimension={key}
-              fit={fitOf(key, workshop.lathe)}
-              put={put}
-            />
+            <DimensionField key={key} element={element} dimension={key} fit={fitOf(key, lathe)} put={put} />
           ))}
-          <ElementOptions span={span} put={put} />
+          <ElementOptions element={element} startDiameter={startDiameter} put={put} />
           {!('endDiameter' in element) && (
             <span>
               <span className="soft">ends at</span>
               <span style={{ padding: '6px 0' }}>
-                <Length mm={span.endDiameter} />
+                <Length mm={endDiameter} />
               </span>
             </span>
           )}
@@ -92,7 +89,7 @@ export function ElementRow({ span, next, first, add }: ElementRowProps) {
           type="text"
           disabled={first}
           aria-label={`Move ${name} towards the reference end`}
-          onClick={() => change(moveElement(body, spot, element.id, -1))}
+          onClick={() => move(-1)}
         >
           ↑
         </Button>
@@ -101,7 +98,7 @@ export function ElementRow({ span, next, first, add }: ElementRowProps) {
           type="text"
           disabled={!next}
           aria-label={`Move ${name} away from the reference end`}
-          onClick={() => change(moveElement(body, spot, element.id, 1))}
+          onClick={() => move(1)}
         >
           ↓
         </Button>
@@ -109,16 +106,16 @@ export function ElementRow({ span, next, first, add }: ElementRowProps) {
           size="small"
           type="text"
           aria-label={`Take ${name} out`}
-          onClick={() => change(removeElement(body, spot, element.id))}
+          onClick={() => update((body) => removeElement(body, spot, element.id))}
         >
           ✕
         </Button>
-        {add}
+        <AddButton afterId={element.id} after={name} />
         <MoreButton element={element} next={next} />
       </td>
     </tr>
   );
-}
+});
 
 const fitOf = (key: DimensionKey, lathe: { swing: number; betweenCentres: number }): MustFit =>
   runsAlong(key)
@@ -191,29 +188,25 @@ export function clipboard(): Element[] {
 }
 
 function MoreButton({ element, next }: { element: Element; next: Element | undefined }) {
-  const { body, spot, turning, change } = useEditor();
+  const { spot, read, update } = useEditorActions();
   const name = element.name ?? element.kind;
+  const { id } = element;
   const optional = DIMENSIONS_OF[element.kind].filter(
     (key) => OPTIONAL_DIMENSIONS.has(key) && dimensionOf(element, key) === undefined,
   );
   const doing: Record<string, () => void> = {
-    split: () => change(splitElement(body, spot, element.id)),
-    join: () => change(joinElements(body, spot, element.id)),
-    repeat: () => change(repeatElement(body, spot, element.id, 3)),
-    takeUp: () => change(takeUp(body, spot, element.id)),
+    split: () => update((body) => splitElement(body, spot, id)),
+    join: () => update((body) => joinElements(body, spot, id)),
+    repeat: () => update((body) => repeatElement(body, spot, id, 3)),
+    takeUp: () => update((body) => takeUp(body, spot, id)),
     copy: () => localStorage.setItem(CLIPBOARD, JSON.stringify([element])),
     copyOn: () => {
-      const from = turning.elements.findIndex((e) => e.id === element.id);
-      localStorage.setItem(CLIPBOARD, JSON.stringify(turning.elements.slice(from)));
+      const { elements } = turningAt(read(), spot);
+      const from = elements.findIndex((e) => e.id === id);
+      localStorage.setItem(CLIPBOARD, JSON.stringify(elements.slice(from)));
     },
-    paste: () => change(pasteElements(body, spot, clipboard(), element.id)),
-    tolerance: () =>
-      change(
-        changeTurning(body, spot, (t) => ({
-          ...t,
-          elements: t.elements.map((e) => (e.id === element.id ? { ...e, tolerance: 0.2 } : e)),
-        })),
-      ),
+    paste: () => update((body) => pasteElements(body, spot, clipboard(), id)),
+    tolerance: () => update((body) => replaceElement(body, spot, { ...element, tolerance: 0.2 })),
   };
   const items = [
     { key: 'split', label: 'Cut it in two', disabled: !canSplit(element) },
@@ -238,11 +231,9 @@ function MoreButton({ element, next }: { element: Element; next: Element | undef
         items,
         onClick: ({ key }) => {
           const act = doing[key];
-          if (act) act();
-          else
-            change(
-              replaceElement(body, spot, withDimension(element, key as DimensionKey, dim(usual[key] ?? 1))),
-            );
+          if (act) return act();
+          const given = withDimension(element, key as DimensionKey, dim(usual[key] ?? 1));
+          update((body) => replaceElement(body, spot, given));
         },
       }}
     >

@@ -1,46 +1,39 @@
-import {
-  latheMesh,
-  outlineOf,
-  profileCsv,
-  profileDxf,
-  profileSvg,
-  stlOf,
-  writePattern,
-  type Part,
-  type PatternBody,
-} from '@compas/core';
+import { latheMesh, outlineOf, profileCsv, profileDxf, profileSvg, stlOf, writePattern } from '@compas/core';
 import { App, Button, Dropdown } from 'antd';
+import { memo } from 'react';
 import { useUnits } from '../ui/units.js';
+import { partAt } from './editing.js';
+import { useEditorActions } from './editor.js';
 
 interface ExportMenuProps {
   patternId: string;
   name: string;
-  body: PatternBody;
-  part: Part;
 }
 
 /** Chords of a printed surface stay this near to the true one, mm. */
 const CHORD_ERRORS = [0.1, 0.02, 0.005];
 
 /** The profile and the pattern in open formats, and the dimensioned drawing. */
-export function ExportMenu({ patternId, name, body, part }: ExportMenuProps) {
+export const ExportMenu = memo(function ExportMenu({ patternId, name }: ExportMenuProps) {
   const { units } = useUnits();
   const { message } = App.useApp();
-  const outline = () => outlineOf(part.turnings[0]);
-  const file = `${name}${body.parts.length > 1 ? `, ${part.name}` : ''}`;
+  const { spot, read } = useEditorActions();
+  const part = () => partAt(read(), spot);
+  const outline = () => outlineOf(part().turnings[0]);
+  const called = () => `${name}${read().parts.length > 1 ? `, ${part().name}` : ''}`;
   const making: Record<string, () => void> = {
-    json: () => download(`${name}.compas.json`, 'application/json', writePattern(name, body)),
-    svg: () => download(`${file}.svg`, 'image/svg+xml', profileSvg(outline(), file)),
-    dxf: () => download(`${file}.dxf`, 'image/vnd.dxf', profileDxf(outline())),
-    csv: () => download(`${file}.csv`, 'text/csv', profileCsv(outline())),
+    json: () => download(`${name}.compas.json`, 'application/json', writePattern(name, read())),
+    svg: () => download(`${called()}.svg`, 'image/svg+xml', profileSvg(outline(), called())),
+    dxf: () => download(`${called()}.dxf`, 'image/vnd.dxf', profileDxf(outline())),
+    csv: () => download(`${called()}.csv`, 'text/csv', profileCsv(outline())),
     pdf: () => {
       window.open(`/api/patterns/${patternId}/drawing.pdf?paper=A4&units=${units}`, '_blank', 'noopener');
     },
   };
   for (const error of CHORD_ERRORS)
     making[`stl ${error}`] = () => {
-      download(`${file}.stl`, 'model/stl', stlOf([latheMesh(outline(), part.holes, error)]));
-      if ((part.crossHoles ?? []).length > 0)
+      download(`${called()}.stl`, 'model/stl', stlOf([latheMesh(outline(), part().holes, error)]));
+      if ((part().crossHoles ?? []).length > 0)
         void message.info(
           'The surface is closed and has its holes along the axis; cross holes are not cut in it.',
         );
@@ -63,7 +56,7 @@ export function ExportMenu({ patternId, name, body, part }: ExportMenuProps) {
       <Button>Give out</Button>
     </Dropdown>
   );
-}
+});
 
 function download(name: string, type: string, content: string | Uint8Array): void {
   const url = URL.createObjectURL(new Blob([content as BlobPart], { type }));

@@ -1,9 +1,18 @@
-import { dim, MATERIALS, type Kit, type PlannedHardware, type UsedBy } from '@compas/core';
+import {
+  dim,
+  MATERIALS,
+  type Dimension,
+  type FittedHardware,
+  type Kit,
+  type PlannedHardware,
+  type UsedBy,
+} from '@compas/core';
 import { Button, Select } from 'antd';
+import { memo } from 'react';
 import { Length } from '../ui/Length.js';
 import { LengthInput } from '../ui/LengthInput.js';
 import { changePart, changeTurning, fitKit } from './editing.js';
-import { useEditor } from './editor.js';
+import { useEditor, useEditorActions } from './editor.js';
 
 const NO_KIT = 'none';
 const USED_BY: { value: UsedBy; label: string }[] = [
@@ -12,15 +21,41 @@ const USED_BY: { value: UsedBy; label: string }[] = [
   { value: 'child', label: 'a child' },
 ];
 
+interface HardwareFieldsProps {
+  kits: Kit[];
+  fitted: FittedHardware | undefined;
+  mating: number | undefined;
+  startDiameter: number;
+  materialId: string;
+  usedBy: UsedBy;
+  longest: Dimension | undefined;
+  total: Dimension | undefined;
+}
+
 /** Hardware, material and limits. */
 export function HardwarePanel({ kits, hardware }: { kits: Kit[]; hardware: PlannedHardware | null }) {
-  const { body, part, turning, spot, change } = useEditor();
-  const mating = hardware?.needs.mating;
-  const fitted = body.hardware.find((h) => h.partId === part.id);
-  const meets = () =>
-    mating &&
-    change(
-      changeTurning(body, spot, (t) => ({ ...t, startDiameter: dim(mating.diameter), startHeld: true })),
+  const { body, part, turning } = useEditor();
+  return (
+    <HardwareFields
+      kits={kits}
+      fitted={body.hardware.find((h) => h.partId === part.id)}
+      mating={hardware?.needs.mating.diameter}
+      startDiameter={turning.startDiameter.mm}
+      materialId={part.materialId}
+      usedBy={body.usedBy}
+      longest={body.longest}
+      total={turning.total}
+    />
+  );
+}
+
+/** Drawn anew only when something it shows has changed: its lists cost more than the whole strip. */
+const HardwareFields = memo(function HardwareFields(props: HardwareFieldsProps) {
+  const { kits, fitted, mating, startDiameter, materialId, usedBy, longest, total } = props;
+  const { spot, update } = useEditorActions();
+  const meets = (diameter: number) =>
+    update((body) =>
+      changeTurning(body, spot, (t) => ({ ...t, startDiameter: dim(diameter), startHeld: true })),
     );
   return (
     <div className="row" style={{ alignItems: 'flex-end', gap: 18 }}>
@@ -30,13 +65,13 @@ export function HardwarePanel({ kits, hardware }: { kits: Kit[]; hardware: Plann
           aria-label="Hardware at the reference end"
           style={{ width: 250 }}
           value={fitted?.kitId ?? NO_KIT}
-          onChange={(id) => change(fitKit(body, part.id, id === NO_KIT ? null : id))}
+          onChange={(id) => update((body) => fitKit(body, spot.partId, id === NO_KIT ? null : id))}
           options={[{ value: NO_KIT, label: 'none' }, ...kits.map((k) => ({ value: k.id, label: k.name }))]}
         />
       </label>
-      {mating && Math.abs(mating.diameter - turning.startDiameter.mm) > 1e-6 && (
-        <Button onClick={meets}>
-          Take its <Length mm={mating.diameter} /> and hold it
+      {mating !== undefined && Math.abs(mating - startDiameter) > 1e-6 && (
+        <Button onClick={() => meets(mating)}>
+          Take its <Length mm={mating} /> and hold it
         </Button>
       )}
       <label className="column" style={{ gap: 2 }}>
@@ -44,8 +79,10 @@ export function HardwarePanel({ kits, hardware }: { kits: Kit[]; hardware: Plann
         <Select
           aria-label="Usual material"
           style={{ width: 125 }}
-          value={part.materialId}
-          onChange={(materialId) => change(changePart(body, part.id, (p) => ({ ...p, materialId })))}
+          value={materialId}
+          onChange={(id) =>
+            update((body) => changePart(body, spot.partId, (p) => ({ ...p, materialId: id })))
+          }
           options={MATERIALS.map((m) => ({ value: m.id, label: m.name }))}
         />
       </label>
@@ -54,28 +91,28 @@ export function HardwarePanel({ kits, hardware }: { kits: Kit[]; hardware: Plann
         <Select
           aria-label="Used by"
           style={{ width: 112 }}
-          value={body.usedBy}
-          onChange={(usedBy) => change({ ...body, usedBy })}
+          value={usedBy}
+          onChange={(by) => update((body) => ({ ...body, usedBy: by }))}
           options={USED_BY}
         />
       </label>
       <Limit
         label="Longest allowed"
         words="Limit its length"
-        value={body.longest}
+        value={longest}
         usual={100}
-        onChange={(longest) => change({ ...body, longest })}
+        onChange={(length) => update((body) => ({ ...body, longest: length }))}
       />
       <Limit
         label="Fixed total"
         words="Fix its total"
-        value={turning.total}
+        value={total}
         usual={100}
-        onChange={(total) => change(changeTurning(body, spot, (t) => ({ ...t, total })))}
+        onChange={(length) => update((body) => changeTurning(body, spot, (t) => ({ ...t, total: length })))}
       />
     </div>
   );
-}
+});
 
 interface LimitProps {
   label: string;

@@ -89,7 +89,7 @@ function HoleRow({ hole }: { hole: Hole }) {
       <Select
         aria-label={`${hole.name}, from`}
         value={hole.from}
-        style={{ width: 180 }}
+        style={{ width: 205 }}
         onChange={(from) => put({ ...hole, from })}
         options={ENDS}
       />
@@ -185,7 +185,7 @@ function CrossRow({ hole }: { hole: CrossHole }) {
       <Select
         aria-label={`${hole.name}, from`}
         value={hole.from}
-        style={{ width: 180 }}
+        style={{ width: 205 }}
         onChange={(from) => put({ ...hole, from })}
         options={ENDS}
       />

@@ -1,4 +1,12 @@
-import { dim, JOIN_KINDS, type PartEnd, type PartJoin, type PartJoinKind } from '@compas/core';
+import {
+  dim,
+  JOIN_KINDS,
+  type Kit,
+  type PartEnd,
+  type PartJoin,
+  type PartJoinKind,
+  type PatternBody,
+} from '@compas/core';
 import { Button, Select } from 'antd';
 import { LengthInput } from '../ui/LengthInput.js';
 import { withNew } from './editing.js';
@@ -10,8 +18,9 @@ const ENDS: { value: PartEnd; label: string }[] = [
 ];
 
 /** How the parts of the item meet, and all its hardware. */
-export function JoinsPanel({ kitNames }: { kitNames: string[] }) {
+export function JoinsPanel({ kits }: { kits: Kit[] }) {
   const { body, change } = useEditor();
+  const names = kitNames(body, kits);
   const holes = body.parts.flatMap((p) => p.holes.map((h) => ({ part: p, hole: h })));
   const add = () => {
     const target = holes[0];
@@ -51,11 +60,11 @@ export function JoinsPanel({ kitNames }: { kitNames: string[] }) {
         <JoinRow key={join.id} join={join} />
       ))}
       <h2>Hardware of the item</h2>
-      {kitNames.length === 0 ? (
+      {names.length === 0 ? (
         <p className="soft">None.</p>
       ) : (
         <ul style={{ margin: 0 }}>
-          {kitNames.map((name) => (
+          {names.map((name) => (
             <li key={name}>{name}</li>
           ))}
         </ul>
@@ -63,6 +72,12 @@ export function JoinsPanel({ kitNames }: { kitNames: string[] }) {
     </div>
   );
 }
+
+const kitNames = (body: PatternBody, kits: Kit[]): string[] =>
+  body.hardware.map((h) => {
+    const part = body.parts.find((p) => p.id === h.partId)?.name ?? '';
+    return `${kits.find((k) => k.id === h.kitId)?.name ?? 'a kit that has gone'}, at the ${h.end} end of the ${part}`;
+  });
 
 function JoinRow({ join }: { join: PartJoin }) {
   const { body, change } = useEditor();

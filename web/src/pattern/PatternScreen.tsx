@@ -1,16 +1,16 @@
 import {
   checkPattern,
-  differenceInWords,
   type Finding,
   type Kit,
   type PatternBody,
+  type PlannedHardware,
   type PlanInputs,
   type Stage,
   type Workshop,
 } from '@compas/core';
-import { useQuery } from '@tanstack/react-query';
+import { hashKey, useQuery } from '@tanstack/react-query';
 import { App, Button, Input, Tabs } from 'antd';
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { memo, useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { Link, useBlocker, useParams } from 'react-router';
 import {
   kitsQuery,
@@ -28,7 +28,12 @@ import { Trouble } from '../ui/Trouble.js';
 import { usePlan } from '../workers/usePlan.js';
 import { ChecksPanel } from './ChecksPanel.js';
 import { firstSpot, type Spot } from './editing.js';
-import { EditorContext, type Editor as EditorState } from './editor.js';
+import {
+  EditorActionsContext,
+  EditorContext,
+  type Editor as EditorState,
+  type EditorActions,
+} from './editor.js';
 import { EditorStrip } from './EditorStrip.js';
 import { ElementList } from './ElementList.js';
 import { ExportMenu } from './ExportMenu.js';
@@ -58,19 +63,30 @@ export default function PatternScreen() {
 const NOTHING_CHOSEN = new URLSearchParams();
 
 function Editor({ pattern, workshop, kits }: { pattern: Pattern; workshop: Workshop; kits: Kit[] }) {
-  const { present: body, change, undo, redo, canUndo, canRedo } = useHistory<PatternBody>(pattern.body);
+  const {
+    present: body,
+    change,
+    update,
+    read,
+    undo,
+    redo,
+    canUndo,
+    canRedo,
+  } = useHistory<PatternBody>(pattern.body);
   const [name, setName] = useState(pattern.name);
   const [wanted, setSpot] = useState<Spot>(() => firstSpot(pattern.body));
   const [selected, setSelected] = useState<string | null>(null);
   const spot = body.parts.some((p) => p.id === wanted.partId) ? wanted : firstSpot(body);
   const save = useChange(savePattern, 'patterns');
   const { message } = App.useApp();
-  const plan = useDraftPlan(body, spot, workshop, kits);
-  const problems = useMemo(() => checkPattern(body).map(problemFinding), [body]);
-  const changed =
-    name !== pattern.name ||
-    differenceInWords(pattern.body, body).length > 0 ||
-    JSON.stringify(pattern.body) !== JSON.stringify(body);
+  // the strip follows at once; judging and planning follow when there is a moment
+  const calm = useDeferredValue(body);
+  const plan = useDraftPlan(calm, spot, workshop, kits);
+  const problems = useMemo(() => checkPattern(calm).map(problemFinding), [calm]);
+  const changed = useMemo(
+    () => name !== pattern.name || (calm !== pattern.body && hashKey([pattern.body]) !== hashKey([calm])),
+    [name, calm, pattern],
+  );
   const keep = useCallback(() => {
     save.mutate(
       { id: pattern.id, name: name.trim() || pattern.name, body, basedOn: pattern.revision },
@@ -88,6 +104,16 @@ function Editor({ pattern, workshop, kits }: { pattern: Pattern; workshop: Works
     () => ({ body, workshop, spot, goTo: setSpot, change, selected, select: setSelected }),
     [body, workshop, spot, change, selected],
   );
+  const actions = useMemo<EditorActions>(
+    () => ({
+      spot: { partId: spot.partId, turningId: spot.turningId },
+      lathe: workshop.lathe,
+      update,
+      read,
+      select: setSelected,
+    }),
+    [spot.partId, spot.turningId, workshop.lathe, update, read],
+  );
   const to = (stage: Stage) =>
     stage === 'pattern'
       ? `/patterns/${pattern.id}`
@@ -104,112 +130,130 @@ function Editor({ pattern, workshop, kits }: { pattern: Pattern; workshop: Works
     ...own.filter((f) => !problems.some((p) => p.elementId !== undefined && p.elementId === f.elementId)),
   ];
   return (
-    <EditorContext value={editor}>
-      <WorkScreen
-        title={
-          <>
-            <Input
-              variant="borderless"
-              aria-label="Name of the pattern"
-              value={name}
-              maxLength={80}
-              onChange={(e) => setName(e.target.value)}
-              style={{ fontSize: 26, fontWeight: 650, width: 380, paddingLeft: 0 }}
-            />
-            <span className="row" style={{ gap: 8 }}>
-              <Button onClick={undo} disabled={!canUndo}>
-                Undo
-              </Button>
-              <Button onClick={redo} disabled={!canRedo}>
-                Redo
-              </Button>
-              <ReshapeMenu />
-              <ExportMenu patternId={pattern.id} name={name} body={body} part={part} />
-              <Link to={`/patterns/${pattern.id}/compare`}>
-                <Button disabled={changed} title={changed ? 'Save first' : undefined}>
-                  Compare
+    <EditorActionsContext value={actions}>
+      <EditorContext value={editor}>
+        <WorkScreen
+          title={
+            <>
+              <Input
+                variant="borderless"
+                aria-label="Name of the pattern"
+                value={name}
+                maxLength={80}
+                onChange={(e) => setName(e.target.value)}
+                style={{ fontSize: 26, fontWeight: 650, width: 380, paddingLeft: 0 }}
+              />
+              <span className="row" style={{ gap: 8 }}>
+                <Button onClick={undo} disabled={!canUndo}>
+                  Undo
                 </Button>
-              </Link>
-              <Button
-                onClick={keep}
-                type={changed ? 'primary' : 'default'}
-                disabled={!changed || problems.length > 0}
-                loading={save.isPending}
-              >
-                {changed ? `Save as revision ${pattern.revision + 1}` : `Revision ${pattern.revision}`}
-              </Button>
-              <Link to={`/patterns/${pattern.id}/plan/stock?part=${part.id}`}>
+                <Button onClick={redo} disabled={!canRedo}>
+                  Redo
+                </Button>
+                <ReshapeMenu />
+                <ExportMenu patternId={pattern.id} name={name} />
+                <Link to={`/patterns/${pattern.id}/compare`}>
+                  <Button disabled={changed} title={changed ? 'Save first' : undefined}>
+                    Compare
+                  </Button>
+                </Link>
                 <Button
-                  type={changed ? 'default' : 'primary'}
-                  disabled={changed}
-                  title={changed ? 'Save first: plans are made of revisions' : undefined}
+                  onClick={keep}
+                  type={changed ? 'primary' : 'default'}
+                  disabled={!changed || problems.length > 0}
+                  loading={save.isPending}
                 >
-                  Order some
+                  {changed ? `Save as revision ${pattern.revision + 1}` : `Revision ${pattern.revision}`}
                 </Button>
-              </Link>
-            </span>
-          </>
-        }
-        strip={<EditorStrip planned={planned} findings={shown} />}
-        stage="pattern"
-        findings={[...problems, ...(plan?.findings ?? [])]}
-        to={changed ? () => null : to}
-        aside={
-          <>
-            <Trouble error={save.error} />
-            <Findings findings={shown} empty="It can be made as it stands." />
-            <RoundPanel body={body} />
-            <Figures figures={plan?.figures.pattern ?? []} />
-            <div>
-              <h2>History</h2>
-              <RevisionHistory patternId={pattern.id} current={pattern.revision} onTake={change} />
-            </div>
-          </>
-        }
-      >
-        <Tabs
-          items={[
-            {
-              key: 'profile',
-              label: 'Profile',
-              children: (
-                <div className="column">
-                  <ElementList />
-                  <HardwarePanel
-                    kits={kits}
-                    hardware={planned?.partId === part.id ? planned.hardware : null}
-                  />
-                </div>
-              ),
-            },
-            { key: 'holes', label: 'Holes', children: <HolesPanel /> },
-            {
-              key: 'parts',
-              label: `Parts and joins${body.parts.length > 1 ? ` (${body.parts.length})` : ''}`,
-              children: (
-                <div className="column">
-                  <PartBar />
-                  <JoinsPanel kitNames={kitNames(body, kits)} />
-                </div>
-              ),
-            },
-            {
-              key: 'surface',
-              label: 'Surface and checks',
-              children: (
-                <div className="column">
-                  <SurfacePanel />
-                  <ChecksPanel patternId={pattern.id} />
-                </div>
-              ),
-            },
-            { key: 'source', label: 'Source and mates', children: <SourcePanel /> },
-          ]}
-        />
-      </WorkScreen>
-    </EditorContext>
+                <Link to={`/patterns/${pattern.id}/plan/stock?part=${part.id}`}>
+                  <Button
+                    type={changed ? 'default' : 'primary'}
+                    disabled={changed}
+                    title={changed ? 'Save first: plans are made of revisions' : undefined}
+                  >
+                    Order some
+                  </Button>
+                </Link>
+              </span>
+            </>
+          }
+          strip={<EditorStrip planned={planned} findings={shown} />}
+          stage="pattern"
+          findings={[...problems, ...(plan?.findings ?? [])]}
+          to={changed ? () => null : to}
+          aside={
+            <>
+              <Trouble error={save.error} />
+              <Findings findings={shown} empty="It can be made as it stands." />
+              <RoundPanel body={calm} />
+              <Figures figures={plan?.figures.pattern ?? []} />
+              <div>
+                <h2>History</h2>
+                <RevisionHistory patternId={pattern.id} current={pattern.revision} onTake={change} />
+              </div>
+            </>
+          }
+        >
+          <EditorTabs
+            kits={kits}
+            hardware={planned?.partId === part.id ? planned.hardware : null}
+            parts={body.parts.length}
+            patternId={pattern.id}
+          />
+        </WorkScreen>
+      </EditorContext>
+    </EditorActionsContext>
   );
 }
+
+interface EditorTabsProps {
+  kits: Kit[];
+  hardware: PlannedHardware | null;
+  parts: number;
+  patternId: string;
+}
+
+/** The panels of the editor: each draws itself anew when what it shows has changed. */
+const EditorTabs = memo(function EditorTabs({ kits, hardware, parts, patternId }: EditorTabsProps) {
+  return (
+    <Tabs
+      items={[
+        {
+          key: 'profile',
+          label: 'Profile',
+          children: (
+            <div className="column">
+              <ElementList />
+              <HardwarePanel kits={kits} hardware={hardware} />
+            </div>
+          ),
+        },
+        { key: 'holes', label: 'Holes', children: <HolesPanel /> },
+        {
+          key: 'parts',
+          label: `Parts and joins${parts > 1 ? ` (${parts})` : ''}`,
+          children: (
+            <div className="column">
+              <PartBar />
+              <JoinsPanel kits={kits} />
+            </div>
+          ),
+        },
+        {
+          key: 'surface',
+          label: 'Surface and checks',
+          children: (
+            <div className="column">
+              <SurfacePanel />
+              <ChecksPanel patternId={patternId} />
+            </div>
+          ),
+        },
+        { key: 'source', label: 'Source and mates', children: <SourcePanel /> },
+      ]}
+    />
+  );
+});
 
 function useDraftPlan(body: PatternBody, spot: Spot, workshop: Workshop, kits: Kit[]) {
   const [opened] = useState(() => Date.now());
@@ -226,12 +270,6 @@ function useDraftPlan(body: PatternBody, spot: Spot, workshop: Workshop, kits: K
   }, [body, spot.partId, workshop, kits, opened]);
   return usePlan(inputs);
 }
-
-const kitNames = (body: PatternBody, kits: Kit[]): string[] =>
-  body.hardware.map((h) => {
-    const part = body.parts.find((p) => p.id === h.partId)?.name ?? '';
-    return `${kits.find((k) => k.id === h.kitId)?.name ?? 'a kit that has gone'}, at the ${h.end} end of the ${part}`;
-  });
 
 const problemFinding = (problem: { partId: string; elementId?: string; why: string }): Finding => ({
   id: `problem.${problem.partId}.${problem.elementId ?? ''}.${problem.why}`,

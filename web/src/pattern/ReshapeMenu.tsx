@@ -1,19 +1,22 @@
 import { outlineOf } from '@compas/core';
 import { Button, Dropdown, InputNumber, Modal } from 'antd';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { LengthInput } from '../ui/LengthInput.js';
-import { mirrorPart, pasteElements, scalePart } from './editing.js';
-import { useEditor } from './editor.js';
+import { mirrorPart, pasteElements, scalePart, turningAt } from './editing.js';
+import { useEditor, useEditorActions } from './editor.js';
 import { clipboard } from './ElementRow.js';
 
 /** Changes to the whole profile: end for end, larger or smaller, elements from elsewhere. */
-export function ReshapeMenu() {
-  const { body, spot, turning, change } = useEditor();
+export const ReshapeMenu = memo(function ReshapeMenu() {
+  const { spot, read, update } = useEditorActions();
   const [scaling, setScaling] = useState(false);
   const doing: Record<string, () => void> = {
-    mirror: () => change(mirrorPart(body, spot)),
+    mirror: () => update((body) => mirrorPart(body, spot)),
     scale: () => setScaling(true),
-    paste: () => change(pasteElements(body, spot, clipboard(), turning.elements.at(-1)?.id ?? null)),
+    paste: () => {
+      const last = turningAt(read(), spot).elements.at(-1)?.id ?? null;
+      update((body) => pasteElements(body, spot, clipboard(), last));
+    },
   };
   return (
     <>
@@ -37,7 +40,7 @@ export function ReshapeMenu() {
       {scaling && <ScaleDialog onClose={() => setScaling(false)} />}
     </>
   );
-}
+});
 
 function ScaleDialog({ onClose }: { onClose: () => void }) {
   const { body, spot, turning, change } = useEditor();

@@ -1,12 +1,13 @@
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import type { PatternBody } from '@compas/core';
+import { memo } from 'react';
 import { revisionsQuery } from '../api/queries.js';
 import { Say } from '../ui/Length.js';
 import { Trouble } from '../ui/Trouble.js';
 
 /** What changed from revision to revision, in words; an old one can be taken up again. */
-export function RevisionHistory({
+export const RevisionHistory = memo(function RevisionHistory({
   patternId,
   current,
   onTake,
@@ -51,4 +52,4 @@ export function RevisionHistory({
       ))}
     </ol>
   );
-}
+});

@@ -1,14 +1,13 @@
 import type { PatternBody } from '@compas/core';
 import { Button, Segmented } from 'antd';
-import { lazy, Suspense, useDeferredValue, useState } from 'react';
+import { lazy, memo, Suspense, useState } from 'react';
 
 const RoundView = lazy(() => import('./RoundView.js'));
 
 /** The item in the round, fetched only when it is asked for and drawn after the editor's own work. */
-export function RoundPanel({ body }: { body: PatternBody }) {
+export const RoundPanel = memo(function RoundPanel({ body }: { body: PatternBody }) {
   const [shown, setShown] = useState(false);
   const [upright, setUpright] = useState(true);
-  const calm = useDeferredValue(body);
   if (!shown)
     return (
       <Button onClick={() => setShown(true)} style={{ alignSelf: 'flex-start' }}>
@@ -29,11 +28,11 @@ export function RoundPanel({ body }: { body: PatternBody }) {
         </Button>
       </div>
       <Suspense fallback={<p className="soft">Fetching the round view…</p>}>
-        <RoundView body={calm} upright={upright} />
+        <RoundView body={body} upright={upright} />
       </Suspense>
       <span className="soft">
         Drag to turn it. Length is misjudged lying down: upright it is seen as it is.
       </span>
     </div>
   );
-}
+});

@@ -16,6 +16,26 @@ export interface Editor {
 
 export const EditorContext = createContext<Editor | null>(null);
 
+/**
+ * What a row of the list needs: none of it changes with the body, so that a change redraws only the
+ * rows it touches.
+ */
+export interface EditorActions {
+  spot: Spot;
+  lathe: { swing: number; betweenCentres: number };
+  update: (to: (body: PatternBody) => PatternBody, tag?: string) => void;
+  read: () => PatternBody;
+  select: (id: string | null) => void;
+}
+
+export const EditorActionsContext = createContext<EditorActions | null>(null);
+
+export function useEditorActions(): EditorActions {
+  const actions = useContext(EditorActionsContext);
+  if (!actions) throw new Error('A row belongs in the pattern editor.');
+  return actions;
+}
+
 export function useEditor(): Editor & { part: Part; turning: Turning } {
   const editor = useContext(EditorContext);
   if (!editor) throw new Error('A panel belongs in the pattern editor.');

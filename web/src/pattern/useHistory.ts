@@ -1,4 +1,4 @@
-import { useCallback, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 
 interface History<T> {
   past: T[];
@@ -21,6 +21,22 @@ export function useHistory<T>(first: T) {
       })),
     [],
   );
+  /** Changes what is there now, however often it changed since the caller was drawn. */
+  const update = useCallback(
+    (to: (present: T) => T, tag: string | null = null) =>
+      setHistory(({ past, present, tag: last }) => ({
+        past: tag !== null && tag === last ? past : [...past, present],
+        present: to(present),
+        future: [],
+        tag,
+      })),
+    [],
+  );
+  const latest = useRef(first);
+  useEffect(() => {
+    latest.current = history.present;
+  }, [history.present]);
+  const read = useCallback(() => latest.current, []);
   const undo = useCallback(
     () =>
       setHistory((h) => {
@@ -44,6 +60,8 @@ export function useHistory<T>(first: T) {
   return {
     present: history.present,
     change,
+    update,
+    read,
     undo,
     redo,
     canUndo: history.past.length > 0,

@@ -1,6 +1,7 @@
 import { outlineOf, pointAt, radiusAt, type Bore, type Outline, type Part, type Turning } from '@compas/core';
 import { useId } from 'react';
 import { useFrame } from './frame.js';
+import { edgePath } from './paths.js';
 
 /** Crossed lines over a square left in the blank: its face is flat. */
 export function SquareLayer({ outline }: { outline: Outline }) {
@@ -137,19 +138,11 @@ export function AxesLayer({ turnings }: { turnings: readonly Turning[] }) {
 /** Another outline laid over the work, such as a revision or a sample. */
 export function OverlayLayer({ outline, shift = 0 }: { outline: Pick<Outline, 'segments'>; shift?: number }) {
   const frame = useFrame();
-  const side = (sign: 1 | -1) =>
-    outline.segments
-      .flatMap((s) =>
-        Array.from({ length: s.bulge === 0 ? 2 : 21 }, (_, i, n = s.bulge === 0 ? 1 : 20) =>
-          pointAt(s, i / n),
-        ),
-      )
-      .map(({ x, r }) => `${frame.at(x + shift).toFixed(2)},${frame.up(sign * r).toFixed(2)}`)
-      .join(' L');
+  const moved = outline.segments.map((s) => ({ ...s, x0: s.x0 + shift, x1: s.x1 + shift }));
   return (
     <g className="strip-overlay">
-      <path d={`M${side(1)}`} />
-      <path d={`M${side(-1)}`} />
+      <path d={edgePath(moved, frame, 1)} />
+      <path d={edgePath(moved, frame, -1)} />
     </g>
   );
 }

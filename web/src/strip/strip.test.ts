@@ -52,11 +52,41 @@ describe('the frame of the strip', () => {
 describe('paths', () => {
   const frame = frameFor(wish);
 
-  it('draw what the core computed: the crest of the bead where and as high as it is', () => {
-    const top = points(halfPath(outline, frame, 1)).reduce((a, b) => (b[1] < a[1] ? b : a));
-    expect(top[0]).toBeCloseTo(frame.at(45), 1);
-    expect(top[1]).toBeCloseTo(frame.up(20), 1);
-  });
+  /** Middle of the first arc of a path, by the centre that its radius and sweep tell (small arcs). */
+  function middleOfArc(path: string): [number, number] {
+    const found = /(-?[\d.]+),(-?[\d.]+)A([\d.]+) [\d.]+ 0 0 ([01]) (-?[\d.]+),(-?[\d.]+)/.exec(path);
+    if (!found) throw new Error('There is no arc in the path.');
+    const [x0, y0, radius, sweep, x1, y1] = found.slice(1).map(Number) as [
+      number,
+      number,
+      number,
+      number,
+      number,
+      number,
+    ];
+    const chord = Math.hypot(x1 - x0, y1 - y0);
+    const high = radius - Math.sqrt(Math.max(0, radius * radius - (chord / 2) ** 2));
+    // y points down: a clockwise arc lies to the left of its direction as one looks along it
+    const side = sweep === 1 ? 1 : -1;
+    return [
+      (x0 + x1) / 2 + (side * high * (y1 - y0)) / chord,
+      (y0 + y1) / 2 - (side * high * (x1 - x0)) / chord,
+    ];
+  }
+
+  it.each(['reference', 'far'] as const)(
+    'draw what the core computed: the crest of the bead where and as high as it is, %s end at the headstock',
+    (headstockEnd) => {
+      const own = frameFor({ ...wish, headstockEnd });
+      for (const side of [1, -1] as const) {
+        const [x, y] = middleOfArc(edgePath(outline.segments, own, side));
+        expect(x).toBeCloseTo(own.at(45), 1);
+        expect(y).toBeCloseTo(own.up(side * 20), 1);
+      }
+      const [, under] = middleOfArc(wholePath(outline, own).split('L').slice(-3).join('L'));
+      expect(under).toBeCloseTo(own.up(-20), 1);
+    },
+  );
 
   it('are mirrored below the axis, and closed round the whole', () => {
     const above = points(edgePath(outline.segments, frame, 1));

@@ -18,7 +18,7 @@ const LIFT = 8;
  * By colour: the spread of the three log ratios to the ground. A shadow takes the same share of every
  * colour and so has none, whatever its depth; wood takes more of the blue.
  */
-export const byColour: Apartness = (red, green, blue, r, g, b) => {
+const byColour: Apartness = (red, green, blue, r, g, b) => {
   const lr = Math.log((red + LIFT) / (r + LIFT));
   const lg = Math.log((green + LIFT) / (g + LIFT));
   const lb = Math.log((blue + LIFT) / (b + LIFT));
@@ -26,7 +26,7 @@ export const byColour: Apartness = (red, green, blue, r, g, b) => {
 };
 
 /** By brightness, for samples as grey as the ground they lie on. */
-export const byBrightness: Apartness = (red, green, blue, r, g, b) =>
+const byBrightness: Apartness = (red, green, blue, r, g, b) =>
   Math.abs(Math.log((red + green + blue + LIFT) / (r + g + b + LIFT)));
 
 /** A small picture's apartness, and where to part the sample from the ground. */
@@ -68,7 +68,7 @@ function valuesOf(picture: SmallPicture, ground: Ground, apart: Apartness): Floa
  * Threshold between two kinds by N. Otsu (IEEE Trans. SMC 9, 1979), and how clear the parting is: the
  * share of the variance that lies between the two kinds.
  */
-export function otsu(values: Float32Array): { threshold: number; clarity: number } {
+function otsu(values: Float32Array): { threshold: number; clarity: number } {
   let most = 1e-9;
   for (const v of values) most = Math.max(most, v);
   const bins = new Float64Array(BINS);

@@ -101,7 +101,7 @@ function withoutLoners(cuts: readonly number[]): number[] {
 }
 
 /** The curve that explains a stretch best for what it costs. */
-export function bestCurve(moments: Moments, variance: number, penalty: number): FittedCurve {
+function bestCurve(moments: Moments, variance: number, penalty: number): FittedCurve {
   const line = moments.line();
   const arc = moments.count >= ARC_LEAST ? moments.circle() : null;
   if (!arc) return line;

@@ -161,6 +161,9 @@ function levelled(pieces: Piece[], noise: number): void {
   });
 }
 
+/** Ends of a ridge or a hollow may differ by this share of its length and still be meant alike. */
+const LEVEL_SHARE = 0.02;
+
 function elementOf({ stretch, x0, x1, r0, r1 }: Piece, id: string, noise: number): Element {
   const length = dim(round(x1 - x0));
   const { curve } = stretch;
@@ -169,7 +172,8 @@ function elementOf({ stretch, x0, x1, r0, r1 }: Piece, id: string, noise: number
       ? { kind: 'cylinder', id, length }
       : { kind: 'taper', id, length, endDiameter: diameter(r1) };
   const crest = curve.side === 'out' ? curve.cr + curve.radius : curve.cr - curve.radius;
-  const comesBack = Math.abs(r1 - r0) < Math.max(0.06, 3 * noise) && curve.cx > x0 && curve.cx < x1;
+  const comesBack =
+    Math.abs(r1 - r0) < Math.max(0.06, 3 * noise, LEVEL_SHARE * (x1 - x0)) && curve.cx > x0 && curve.cx < x1;
   if (comesBack && Math.abs(crest - r0) <= (x1 - x0) / 2)
     return curve.side === 'out'
       ? { kind: 'bead', id, length, crown: diameter(Math.max(crest, r0)) }

@@ -19,7 +19,7 @@ export interface StartingForm {
 }
 
 /** One turned part of a form. */
-export interface FormPart {
+interface FormPart {
   name?: string;
   start: Dimension;
   startHeld?: boolean;
