@@ -1,7 +1,6 @@
 import {
   boreOf,
   dim,
-  outlineOf,
   withDimension,
   type Finding,
   type MatingOutline,
@@ -20,9 +19,8 @@ import { useEditor } from './editor.js';
 
 /** The strip of the editor: drawn from the pattern at once, its sizes taken hold of in place. */
 export function EditorStrip({ planned, findings }: { planned: PartPlan | null; findings: Finding[] }) {
-  const { body, spot, part, turning, change, selected, select } = useEditor();
+  const { body, outline, spot, part, turning, change, selected, select } = useEditor();
   const [held, setHeld] = useState(false);
-  const outline = outlineOf(turning);
   const own = planned?.partId === part.id ? planned : null;
   const main = turning.id === part.turnings[0].id;
   const direction = own?.mount.headstockEnd === 'far' ? -1 : 1;

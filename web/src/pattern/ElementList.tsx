@@ -1,4 +1,3 @@
-import { outlineOf } from '@compas/core';
 import { LengthInput } from '../ui/LengthInput.js';
 import { AddButton } from './AddButton.js';
 import { changeTurning } from './editing.js';
@@ -8,8 +7,8 @@ import { HoldButton } from './HoldButton.js';
 
 /** Every element in order from the reference end, each dimension edited in place. */
 export function ElementList() {
-  const { body, spot, turning, workshop, change, selected } = useEditor();
-  const { spans } = outlineOf(turning);
+  const { body, outline, spot, turning, workshop, change, selected } = useEditor();
+  const { spans } = outline;
   return (
     <table className="elements">
       <thead>

@@ -1,5 +1,6 @@
 import {
   checkPattern,
+  outlineOf,
   type Finding,
   type Kit,
   type PatternBody,
@@ -27,7 +28,7 @@ import { Findings } from '../ui/Findings.js';
 import { Trouble } from '../ui/Trouble.js';
 import { usePlan } from '../workers/usePlan.js';
 import { ChecksPanel } from './ChecksPanel.js';
-import { firstSpot, type Spot } from './editing.js';
+import { firstSpot, turningAt, type Spot } from './editing.js';
 import {
   EditorActionsContext,
   EditorContext,
@@ -101,7 +102,16 @@ function Editor({ pattern, workshop, kits }: { pattern: Pattern; workshop: Works
   useEditorKeys(undo, redo, keep);
   useGuard(changed);
   const editor = useMemo<EditorState>(
-    () => ({ body, workshop, spot, goTo: setSpot, change, selected, select: setSelected }),
+    () => ({
+      body,
+      outline: outlineOf(turningAt(body, spot)),
+      workshop,
+      spot,
+      goTo: setSpot,
+      change,
+      selected,
+      select: setSelected,
+    }),
     [body, workshop, spot, change, selected],
   );
   const actions = useMemo<EditorActions>(

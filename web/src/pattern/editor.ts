@@ -1,10 +1,12 @@
-import type { Part, PatternBody, Turning, Workshop } from '@compas/core';
+import type { Outline, Part, PatternBody, Turning, Workshop } from '@compas/core';
 import { createContext, useContext } from 'react';
 import { partAt, turningAt, type Spot } from './editing.js';
 
 /** What every panel of the editor shares: the body, where the work is, and how to change it. */
 export interface Editor {
   body: PatternBody;
+  /** of the turning that is edited */
+  outline: Outline;
   workshop: Workshop;
   spot: Spot;
   goTo: (spot: Spot) => void;

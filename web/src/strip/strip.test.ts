@@ -1,6 +1,6 @@
 import { dim, outlineOf, type Hole } from '@compas/core';
 import { frameFor, type FrameWish } from './frame.js';
-import { edgePath, halfPath, holePath, wholePath } from './paths.js';
+import { edgePath, holePath, wholePath } from './paths.js';
 
 const wish: FrameWish = {
   width: 1000,
