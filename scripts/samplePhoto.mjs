@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import { openBrowser } from './browser.mjs';
 import { compileServer } from './build.mjs';
 import { main, ROOT, say } from './project.mjs';
+import { run } from './run.mjs';
 
 /**
  * Paints the made-up photo of a sample from its true sizes, keeps it as JPEG, measures it as the
@@ -25,6 +26,7 @@ await main(async () => {
     join(ROOT, 'server/src/demo/oldFinialTrace.json'),
     `${JSON.stringify({ mmPerPixel, trace: core.traceOf(points, 900) })}\n`,
   );
+  await run('npx', ['--no-install', 'prettier', '--write', 'server/src/demo/oldFinialTrace.json']);
   const { typical, longer } = core.compareOutlines(outline, fitted.outline);
   say(`photo of ${Math.round(jpeg.length / 1000)} kB, marks ${JSON.stringify(painted.marks)}`);
   for (const [what, x] of Object.entries({

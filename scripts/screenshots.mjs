@@ -21,7 +21,32 @@ function views({ batch, pattern }) {
     { name: 'bench', path: '/', ready: 'On the bench' },
     { name: 'patterns', path: '/patterns', ready: 'All at the same scale' },
     { name: 'new-pattern', path: '/patterns/new', ready: 'Make the pattern' },
-    { name: 'pattern', path: `/patterns/${pattern('Dovecote')}`, ready: 'History' },
+    {
+      name: 'pattern',
+      path: `/patterns/${pattern('Footstool')}`,
+      ready: 'History',
+      then: async (tab) => {
+        await tab.getByRole('button', { name: 'See it in the round' }).click();
+        await tab.locator('.round-view canvas').waitFor();
+        await tab.waitForTimeout(1500);
+        await tab.evaluate(() => window.scrollTo(0, 0));
+      },
+    },
+    {
+      name: 'copy',
+      path: '/patterns/copy',
+      ready: 'Try it with',
+      then: async (tab) => {
+        await tab.getByRole('button', { name: 'Try it with our made-up photo' }).click();
+        await tab.getByRole('button', { name: 'Find the silhouette' }).click();
+        await tab.getByText('typical error').waitFor();
+      },
+    },
+    {
+      name: 'compare',
+      path: `/patterns/${pattern('Old stair')}/compare?b=pattern%20${pattern('Gallery')}`,
+      ready: 'Difference of the diameter',
+    },
     {
       name: 'order',
       path: `/patterns/${pattern('Lantern')}/plan/stock?pieces=6&for=Sedgewater%20Inn`,
@@ -62,6 +87,7 @@ async function take(browser) {
     await tab.goto(BASE + view.path);
     await tab.getByText(view.ready).first().waitFor();
     await tab.waitForLoadState('networkidle');
+    await view.then?.(tab);
     await tab.waitForTimeout(300);
     await tab.screenshot({ path: join(FOLDER, `${view.name}.png`) });
     say(`took ${view.name}`);
