@@ -10,17 +10,17 @@ export interface WeakPlaces {
   leastStiff: { x: number; secondMoment: number };
 }
 
-/** Closer than this to an end nothing bends and a point is no waist, mm. */
-const END = 2;
+/** Nearer to an end than this share of the length nothing bends, and a point is no waist. */
+const END_SHARE = 0.12;
 const PLACES = 200;
 
 /**
  * Narrowest waist and least stiff section away from the ends: I = π/4 (R⁴ − bore⁴) of the ring, looked
- * at in 200 places and beside every break. Null for a part too short to have any.
+ * at in 200 places and beside every break. Null for a part without length.
  */
 export function weakPlaces(outline: Outline, holes: readonly Hole[]): WeakPlaces | null {
-  const [from, to] = [END, outline.length - END];
-  if (to <= from) return null;
+  const [from, to] = [END_SHARE * outline.length, (1 - END_SHARE) * outline.length];
+  if (outline.length <= 0) return null;
   const even = Array.from({ length: PLACES + 1 }, (_, i) => from + ((to - from) * i) / PLACES);
   const breaks = outline.segments.flatMap((s) => [s.x0 - 1e-6, s.x0 + 1e-6, (s.x0 + s.x1) / 2]);
   const places = [...even, ...breaks].filter((x) => x >= from && x <= to);

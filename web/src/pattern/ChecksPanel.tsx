@@ -83,14 +83,14 @@ function CheckRow({ check, so }: { check: AcceptanceCheck; so: string }) {
     <div className="row hole-row">
       <Select<CheckKind>
         aria-label="Kind of check"
-        style={{ width: 160 }}
+        style={{ width: 150 }}
         value={check.kind}
         options={CHECK_KINDS.map((kind) => ({ value: kind, label: WORDS[kind] }))}
         onChange={(kind) => put({ ...check, kind })}
       />
       <Input
         aria-label="What is looked at"
-        style={{ width: 260 }}
+        style={{ width: 330 }}
         maxLength={200}
         value={check.words}
         onChange={(e) => put({ ...check, words: e.target.value || '…' }, `check words ${check.id}`)}
@@ -104,7 +104,7 @@ function CheckRow({ check, so }: { check: AcceptanceCheck; so: string }) {
       />
       <Select
         aria-label="When it is made"
-        style={{ width: 190 }}
+        style={{ width: 215 }}
         value={check.stage}
         options={STAGES}
         onChange={(stage) => put({ ...check, stage })}

@@ -14,7 +14,8 @@ import { createPattern, useChange } from '../api/queries.js';
 import { Silhouette } from '../strip/Silhouette.js';
 import { LengthInput } from '../ui/LengthInput.js';
 import { Trouble } from '../ui/Trouble.js';
-import { ImportFile, type Imported } from './ImportFile.js';
+import { ImportFile } from './ImportFile.js';
+import type { Imported } from './importing.js';
 import './pattern.css';
 
 const [FIRST_FORM] = STARTING_FORMS;

@@ -1,9 +1,18 @@
-import { dim, meetingOf, outlineOf, type DesignSource, type MatingOutline, type PartEnd } from '@compas/core';
+import {
+  dim,
+  meetingOf,
+  outlineOf,
+  type DesignSource,
+  type MatingOutline,
+  type PartEnd,
+  type PatternBody,
+} from '@compas/core';
 import { Button, Input, Select } from 'antd';
 import { Length } from '../ui/Length.js';
 import { LengthInput } from '../ui/LengthInput.js';
 import { withNew } from './editing.js';
 import { useEditor } from './editor.js';
+import { ImportFile } from './ImportFile.js';
 
 const FROM: { value: DesignSource['from']; label: string }[] = [
   { value: 'own', label: 'our own' },
@@ -19,25 +28,14 @@ export function SourcePanel() {
   const source = body.source ?? { from: 'own', words: '', allows: '' };
   const put = (changed: Partial<DesignSource>, tag?: string) =>
     change({ ...body, source: { ...source, ...changed } }, tag);
-  const add = () =>
+  const add = (name: string, points: MatingOutline['points']) =>
     change(
       withNew(body, 'mate', (id, b) => ({
         ...b,
-        mates: [
-          ...(b.mates ?? []),
-          {
-            id,
-            name: 'bottle neck',
-            partId: part.id,
-            end: 'reference',
-            points: [
-              { at: dim(0), diameter: part.turnings[0].startDiameter },
-              { at: dim(10), diameter: part.turnings[0].startDiameter },
-            ],
-          },
-        ],
+        mates: [...(b.mates ?? []), { id, name, partId: part.id, end: 'reference', points }],
       })),
     );
+  const plain = part.turnings[0].startDiameter;
   return (
     <div className="column">
       <h2>Whose design it is</h2>
@@ -68,9 +66,22 @@ export function SourcePanel() {
       </div>
       <div className="row">
         <h2>What it must meet</h2>
-        <Button size="small" onClick={add}>
+        <Button
+          size="small"
+          onClick={() =>
+            add('bottle neck', [
+              { at: dim(0), diameter: plain },
+              { at: dim(10), diameter: plain },
+            ])
+          }
+        >
           + draw it by diameters
         </Button>
+        <ImportFile
+          words="+ read it from a file"
+          size="small"
+          onImported={(read) => add(read.name.slice(0, 60), pointsOn(read.body))}
+        />
       </div>
       <p className="soft">
         The bottle neck, the hardware, a customer’s piece: a few diameters, measured from where they touch
@@ -83,6 +94,13 @@ export function SourcePanel() {
         ))}
     </div>
   );
+}
+
+/** Diameters of an outline at its transitions, from its reference end: that is where it touches. */
+function pointsOn(body: PatternBody): MatingOutline['points'] {
+  const { spans } = outlineOf(body.parts[0].turnings[0]);
+  const start = { at: dim(0), diameter: dim(spans[0]?.startDiameter ?? 0) };
+  return [start, ...spans.map((s) => ({ at: dim(s.x1), diameter: dim(s.endDiameter) }))].slice(0, 200);
 }
 
 function MateRow({ mate }: { mate: MatingOutline }) {
@@ -102,7 +120,7 @@ function MateRow({ mate }: { mate: MatingOutline }) {
       />
       <Select<PartEnd>
         aria-label="At which end"
-        style={{ width: 150 }}
+        style={{ width: 190 }}
         value={mate.end}
         onChange={(end) => put({ ...mate, end })}
         options={[
@@ -110,6 +128,7 @@ function MateRow({ mate }: { mate: MatingOutline }) {
           { value: 'far', label: 'at the far end' },
         ]}
       />
+      <span className="soft">at, diameter</span>
       {mate.points.map((point, i) => (
         <span key={i} className="held-input">
           <LengthInput

@@ -3,9 +3,28 @@ import { Length, Say } from '../ui/Length.js';
 
 /** Every hole with its bit, depth, tape, withdrawals and speed. */
 export function DrillStage({ part }: { part: PartPlan }) {
-  if (part.drilling.length === 0) return <p className="sheet">Nothing is drilled in this piece.</p>;
+  const cross = part.steps.find((s) => s.id === 'drill.cross');
+  if (part.drilling.length === 0 && !cross) return <p className="sheet">Nothing is drilled in this piece.</p>;
   return (
     <div className="column">
+      {cross && (
+        <div className="sheet">
+          <h2>{cross.title}</h2>
+          <p className="soft">While the blank is square, all from one end.</p>
+          <ul>
+            {cross.words.map((words) => (
+              <li key={words}>
+                <Say text={words} />
+              </li>
+            ))}
+          </ul>
+          {part.crossWall && part.crossWall.wall >= 0 && (
+            <p>
+              Least wood left at them: <Length mm={part.crossWall.wall} />.
+            </p>
+          )}
+        </div>
+      )}
       {part.drilling.map((operation) => (
         <Operation key={operation.id} operation={operation} />
       ))}
