@@ -1,4 +1,4 @@
-import { checkWorkshop, newWorkshop, plan, STARTING_FORMS, type Workshop } from '@compas/core';
+import { checkWorkshop, newWorkshop, outlineOf, plan, STARTING_FORMS, type Workshop } from '@compas/core';
 import {
   bitKind,
   centreKind,
@@ -30,9 +30,12 @@ describe('the guided minimum', () => {
 
   it('is enough: a first plan of a plain piece comes out without a stop', () => {
     const workshop = equipped(empty);
-    // a hole asks for its own bit
-    const plain = STARTING_FORMS.filter((f) => f.body({}, 'ash').parts.every((p) => p.holes.length === 0));
-    expect(plain.length).toBeGreaterThan(8);
+    // a hole asks for its own bit, a long leg for a longer lathe
+    const plain = STARTING_FORMS.filter((f) => {
+      const { parts } = f.body({}, 'ash');
+      return parts.every((p) => p.holes.length === 0 && outlineOf(p.turnings[0]).length < 300);
+    });
+    expect(plain.length).toBeGreaterThan(6);
     for (const form of plain) {
       const order = {
         pieces: 12,
