@@ -1,6 +1,6 @@
 import { dim, type Dimension } from '@compas/core';
 import { Button } from 'antd';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { LengthInput } from '../ui/LengthInput.js';
 import type { Measured } from './measured.js';
 
@@ -17,6 +17,18 @@ const FIRST: Row[] = [0, 10, 20].map((at, id) => ({ id, at: dim(at), diameter: d
 /** Places and diameters typed in, or sent by a calliper that types: Enter goes on to the next. */
 export function StationsEntry({ onMeasured }: { onMeasured: (measured: Measured | null) => void }) {
   const [rows, setRows] = useState(FIRST);
+  const [typed, setTyped] = useState<number | null>(null);
+  const body = useRef<HTMLTableSectionElement>(null);
+  useEffect(() => {
+    if (typed === null) return;
+    const below = body.current?.querySelectorAll('input')[typed + 2];
+    if (below) {
+      below.focus();
+      setTyped(null);
+    } else add();
+    // a row is added once, then found
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [typed, rows.length]);
   const put = (next: Row[]) => {
     setRows(next);
     const read = next.filter((r) => r.diameter.mm > 0);
@@ -60,10 +72,15 @@ export function StationsEntry({ onMeasured }: { onMeasured: (measured: Measured 
           </tr>
         </thead>
         <tbody
+          ref={body}
           onKeyDown={(event) => {
             if (event.key !== 'Enter' || !(event.target instanceof HTMLInputElement)) return;
             const inputs = [...event.currentTarget.querySelectorAll('input')];
-            inputs[inputs.indexOf(event.target) + 2]?.focus();
+            const at = inputs.indexOf(event.target);
+            const below = inputs[at + 2];
+            if (below) below.focus();
+            // a calliper goes on typing: the next row stands ready for it
+            else setTyped(at);
           }}
         >
           {rows.map((row, i) => (

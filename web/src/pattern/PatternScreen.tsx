@@ -133,7 +133,8 @@ function Editor({ pattern, workshop, kits }: { pattern: Pattern; workshop: Works
   const planned = plan?.parts[0] ?? null;
   const part = body.parts.find((p) => p.id === spot.partId) ?? body.parts[0];
   const own = (plan?.findings ?? []).filter(
-    (f) => f.stage === 'pattern' || f.severity === 'stop' || f.stage === 'drill',
+    (f) =>
+      f.stage === 'pattern' || f.severity === 'stop' || f.stage === 'drill' || f.id.startsWith('turn.tool.'),
   );
   const shown = [
     ...problems,
