@@ -54,7 +54,7 @@ test('from the pattern to twins: change a diameter, order a dozen, plan, print, 
       .locator('.shelf')
       .getByRole('link', { name: /Dovecote carafe stopper/ })
       .click();
-    const crown = page.getByLabel('collar, crown diameter');
+    const crown = page.getByLabel('collar, crown diameter', { exact: true });
     await crown.fill('1 7/16"');
     await crown.press('Enter');
     await expect(page.getByRole('button', { name: /Save as revision 3/ })).toBeEnabled();
@@ -68,7 +68,7 @@ test('from the pattern to twins: change a diameter, order a dozen, plan, print, 
   });
 
   await test.step('nonsense stays in the field with a sentence', async () => {
-    const crown = page.getByLabel('collar, crown diameter');
+    const crown = page.getByLabel('collar, crown diameter', { exact: true });
     await crown.fill('wide');
     await crown.press('Enter');
     await expect(page.getByRole('alert').filter({ hasText: '"wide" is not a length' })).toBeVisible();

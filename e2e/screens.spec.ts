@@ -96,7 +96,7 @@ test('the desk works with the keyboard, and ? shows how', async ({ page }) => {
     .locator('.shelf')
     .getByRole('link', { name: /Garden dibber/ })
     .press('Enter');
-  const length = page.getByLabel('shaft, length');
+  const length = page.getByLabel('shaft, length', { exact: true });
   await length.focus();
   await page.keyboard.press('ArrowUp');
   await expect(length).toHaveValue('92.1');

@@ -117,7 +117,7 @@ function handlesOf(outline: Outline): Handle[] {
           diameter: first.startDiameter,
           along: null,
           length: 0,
-          label: 'Start diameter',
+          label: 'Diameter at the reference end',
         },
       ]
     : [];
