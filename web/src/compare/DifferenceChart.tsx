@@ -65,7 +65,7 @@ function optionsFor({ along, largest }: Comparison, metric: boolean) {
         data: along.map((d) => [round(d.x), round(d.difference)]),
         markPoint: {
           symbol: 'pin',
-          symbolSize: 38,
+          symbolSize: 48,
           itemStyle: { color: '#6f4f0b' },
           label: { fontSize: 10, color: '#fff' },
           data:

@@ -1,40 +1,72 @@
-import { extremes, materialById, outlineOf, type PatternBody } from '@compas/core';
-import { frameFor } from './frame.js';
+import { assembled, materialById, outlineOf, type PatternBody, type PlacedPart } from '@compas/core';
+import { frameFor, type Frame } from './frame.js';
 import { wholePath } from './paths.js';
 import { TONES } from './tones.js';
 
 /** Room for the line round it, pixels. */
 const EDGE = 2;
 
-/** A pattern's silhouette at a scale shared by the whole shelf, standing on its reference end. */
+/** A pattern's silhouette, put together, at a scale shared by the whole shelf, on its reference end. */
 export function Silhouette({ body, scale, name }: { body: PatternBody; scale: number; name: string }) {
-  const [part] = body.parts;
-  const outline = outlineOf(part.turnings[0]);
-  const radius = Math.max(2, extremes(outline, 0, outline.length).largest.diameter / 2) + EDGE / scale;
-  const base = frameFor({
+  const joined = assembled(body).filter((p) => p.joined);
+  const drawn = joined.map((placed) => ({ placed, outline: outlineOf(placed.part.turnings[0]) }));
+  const radius =
+    Math.max(2, ...drawn.flatMap((d) => d.outline.segments.flatMap((s) => [s.r0, s.r1, crestOf(s)]))) +
+    EDGE / scale;
+  const from = Math.min(...joined.map((p) => endsOf(p)[0]));
+  const to = Math.max(...joined.map((p) => endsOf(p)[1]));
+  const axis = radius * scale;
+  return (
+    <svg width={2 * axis} height={(to - from) * scale + 2} role="img" aria-label={`Silhouette of ${name}`}>
+      <g transform={`translate(${2 * axis} 0) rotate(90)`}>
+        {drawn.map(({ placed, outline }) => (
+          <path
+            key={placed.part.id}
+            d={wholePath(outline, frameOf(placed, to, scale, axis))}
+            fill={TONES[materialById(placed.part.materialId)?.tone ?? 'honey'].outside}
+            stroke="#3c3226"
+            strokeWidth={1.4}
+          />
+        ))}
+      </g>
+    </svg>
+  );
+}
+
+const endsOf = ({ x, turned, length }: PlacedPart): [number, number] =>
+  turned ? [x - length, x] : [x, x + length];
+
+/** Height of an arc's middle: no lower than its crest by more than the line is wide. */
+const crestOf = ({
+  r0,
+  r1,
+  bulge,
+  x0,
+  x1,
+}: {
+  r0: number;
+  r1: number;
+  bulge: number;
+  x0: number;
+  x1: number;
+}) => (r0 + r1) / 2 + (Math.max(0, bulge) * Math.hypot(x1 - x0, r1 - r0)) / 2;
+
+/** Standing on its reference end: far positions are at the top. */
+function frameOf({ x, turned, length }: PlacedPart, to: number, scale: number, axis: number): Frame {
+  const plain = frameFor({
     width: 0,
-    length: outline.length,
-    largestRadius: radius,
+    length,
+    largestRadius: 1,
     before: 0,
     after: 0,
     headstockEnd: 'reference',
     tallest: 0,
   });
-  const axis = radius * scale;
-  const frame = {
-    ...base,
+  return {
+    ...plain,
     scale,
     axis,
-    at: (x: number) => (outline.length - x) * scale + 1,
-    up: (r: number) => axis - r * scale,
+    at: (own) => (to - (turned ? x - own : x + own)) * scale + 1,
+    up: (r) => axis - r * scale,
   };
-  const tone = TONES[materialById(part.materialId)?.tone ?? 'honey'];
-  const width = outline.length * scale + 2;
-  return (
-    <svg width={2 * axis} height={width} role="img" aria-label={`Silhouette of ${name}`}>
-      <g transform={`translate(${2 * axis} 0) rotate(90)`}>
-        <path d={wholePath(outline, frame)} fill={tone.outside} stroke="#3c3226" strokeWidth={1.4} />
-      </g>
-    </svg>
-  );
 }
