@@ -167,6 +167,21 @@ test('a sample is copied from a photo: two marks, the silhouette, its elements',
   });
 });
 
+test('a sample is copied by a calliper that types: the next row stands ready', async ({ page }) => {
+  await enterDemo(page);
+  await page.goto('/patterns/copy');
+  await page.getByRole('tab', { name: 'By calliper' }).click();
+  await page.getByLabel('Diameter 1', { exact: true }).focus();
+  for (const [i, diameter] of ['20', '21', '22', '23', '24'].entries()) {
+    await expect(page.getByLabel(`Diameter ${i + 1}`, { exact: true })).toBeFocused();
+    await page.keyboard.type(diameter);
+    await page.keyboard.press('Enter');
+  }
+  await expect(page.locator('main')).toContainText('elements 1');
+  await page.getByRole('button', { name: 'Make the pattern' }).click();
+  await expect(page.getByRole('textbox', { name: 'taper, end diameter' })).toHaveValue('24');
+});
+
 test('parts that join keep in step, and an item of two parts is ordered part by part', async ({ page }) => {
   await enterDemo(page);
   await newFrom(page, /launched by a cord/, 'Harbour top');

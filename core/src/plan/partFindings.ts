@@ -7,7 +7,7 @@ import { wallFindings } from './wallFindings.js';
 import { lengthFindings } from '../stock/index.js';
 import type { SpeedChoice } from '../turning/index.js';
 import type { PlanInputs } from './inputs.js';
-import type { PartDraft } from './steps.js';
+import type { PartDraft } from './stepDraft.js';
 
 /**
  * Judgements that no room can make alone: whether what was asked for and what was planned go together.

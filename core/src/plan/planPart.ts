@@ -26,7 +26,9 @@ import { partFindings } from './partFindings.js';
 import type { PartPlan, PlannedHardware } from './partPlan.js';
 import { withChecks } from './checks.js';
 import { shapeFigures } from './shapeFigures.js';
-import { clipsCorners, stepsOf, type PartDraft } from './steps.js';
+import { clipsCorners } from './prepareSteps.js';
+import type { PartDraft } from './stepDraft.js';
+import { stepsOf } from './steps.js';
 
 /** A part's plan with its findings and figures by stage. */
 export interface PlannedPart {

@@ -1,32 +1,9 @@
 import type { Join } from '../assembly/index.js';
 import { len } from '../measure/index.js';
-import type { Outline } from '../pattern/index.js';
-import type { OrderLock, Place, SetupState, Step } from '../batch/index.js';
+import type { OrderLock, SetupState, Step } from '../batch/index.js';
 import type { TurningStage } from '../turning/index.js';
-import type { PartPlan } from './partPlan.js';
-
-/** A part plan that has everything but its steps and what follows from them. */
-export type PartDraft = Omit<PartPlan, 'steps' | 'cautions'>;
-
-/** Usual minutes by step: typical, replaced by the workshop's own log when there is one. */
-const MINUTES = {
-  saw: 1.5,
-  centres: 1,
-  clip: 1,
-  drill: 1.5,
-  mount: 0.7,
-  roughPerCm3: 0.02,
-  rough: 1,
-  mark: 0.5,
-  size: 0.5,
-  shapePerElement: 0.8,
-  trialFit: 0.5,
-  part: 1.2,
-  measurePerStation: 0.25,
-};
-const SETUP = { saw: 10, 'drill press': 6, bench: 1, lathe: 5 } satisfies Record<Place, number>;
-
-type Draft = Partial<Step> & Pick<Step, 'id' | 'stage' | 'title' | 'words' | 'minutes'>;
+import { crossSteps, drillSteps, stockSteps } from './prepareSteps.js';
+import { at, MINUTES, SETUP, type Draft, type PartDraft } from './stepDraft.js';
 
 /**
  * Steps of one piece in the order they must be made. Each is locked by the one before it; where the
@@ -69,92 +46,11 @@ function chain(drafts: Draft[], part: PartDraft): Step[] {
   });
 }
 
-const at = (place: Place, holding: string, tailstock: SetupState['tailstock'] = 'not used'): SetupState => ({
-  place,
-  holding,
-  tailstock,
-});
-
 const onLathe = ({ mount }: PartDraft): SetupState =>
   at('lathe', mount.label, mount.tailstock === null ? 'not used' : 'up');
 
 function speedOf(part: PartDraft, stage: TurningStage): string | null {
   return part.speeds.find((s) => s.stage === stage)?.words ?? null;
-}
-
-/** Corners are sawn off when there are many: roughing is then faster and kinder. */
-const CLIP_FROM = 4;
-export const clipsCorners = (pieces: number, outline: Pick<Outline, 'squares'>): boolean =>
-  pieces >= CLIP_FROM && outline.squares === undefined;
-
-function stockSteps(part: PartDraft): Draft[] {
-  const { blank, drilling } = part;
-  const clip = clipsCorners(part.pieces, part.outline);
-  return [
-    {
-      id: 'saw',
-      stage: 'stock',
-      title: 'Saw the blank',
-      words: [
-        `Saw to ${len(blank.section)} square, ${len(blank.length)} long.`,
-        'Keep knots, checks and glue lines out of it.',
-      ],
-      minutes: MINUTES.saw / blank.perBlank,
-      setup: at('saw', 'fence and stop'),
-    },
-    {
-      id: 'centres',
-      stage: 'stock',
-      title: clip ? 'Mark centres, clip corners' : 'Mark centres',
-      words: [
-        `Lines from all four sides at ${len(blank.section / 2)}: the centre is the middle of the small square they leave.`,
-        ...(clip ? [`Clip ${len(blank.octagon.clipLeg)} off each corner.`] : []),
-        ...(drilling.length > 0 ? ['Punch the centre of the end that is drilled.'] : []),
-      ],
-      minutes: MINUTES.centres + (clip ? MINUTES.clip : 0),
-      setup: at(clip ? 'saw' : 'bench', clip ? 'corner cradle' : 'bench'),
-    },
-  ];
-}
-
-/** Cross holes are drilled while the blank still has faces to lie on. */
-function crossSteps({ bores = [], blank }: PartDraft): Draft[] {
-  if (bores.length === 0) return [];
-  return [
-    {
-      id: 'drill.cross',
-      stage: 'drill',
-      title: bores.length > 1 ? 'Drill the cross holes' : 'Drill the cross hole',
-      words: bores.map((bore) => {
-        const face =
-          bore.angle % 90 === 0 ? `on side ${((((bore.angle / 90) % 4) + 4) % 4) + 1}` : `at ${bore.angle}°`;
-        const deep =
-          bore.end <= -bore.mouth ? 'through' : `${len(blank.section / 2 - bore.end)} deep from the face`;
-        return `${bore.name}: ${len(2 * bore.radius)}, ${len(bore.x)} from the reference end of the piece, ${face}, ${deep}.`;
-      }),
-      minutes: MINUTES.drill * bores.length,
-      setup: at('drill press', 'cross holes, blank in the vise'),
-      locks: [{ stepId: 'centres', reason: 'both holes are measured from one marked end.' }],
-    },
-  ];
-}
-
-function drillSteps(part: PartDraft): Draft[] {
-  return part.drilling.map((operation) => ({
-    id: `drill.${operation.id}`,
-    stage: 'drill',
-    title: `Drill the ${operation.name}`,
-    words: [
-      `${operation.bit ? `${operation.bit.kind} ${len(operation.bit.diameter.mm)}` : 'The bit that is missing'}: ${len(operation.toShoulder)} deep to the shoulder, tape at ${len(operation.tapeAt)} from the point.`,
-      operation.pecks.length > 0
-        ? `Withdraw at ${operation.pecks.map(len).join(', ')}.`
-        : 'In one go, then clear the chips.',
-    ],
-    minutes: MINUTES.drill + operation.pecks.length * 0.2,
-    setup: at('drill press', `${operation.name} bit`),
-    speed: `${operation.rpm} rpm`,
-    locks: [{ stepId: 'centres', reason: 'the bit follows the punched centre.' }],
-  }));
 }
 
 function joinSteps(part: PartDraft, when: Join['when']): Draft[] {

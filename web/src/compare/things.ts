@@ -40,9 +40,7 @@ export function useThings(patternId: string): { things: Thing[]; error: unknown 
   const samples = useQuery(samplesQuery);
   const batches = useQuery(batchesQuery);
   const own = (batches.data ?? []).filter((b) => b.patternId === patternId);
-  const details = useQueries({ queries: own.map((b) => batchQuery(b.id)) });
-  const measured = details.flatMap((d) => (d.data ? [d.data] : []));
-  const key = measured.map((b) => `${b.id}:${b.events.length}`).join();
+  const measured = useQueries({ queries: own.map((b) => batchQuery(b.id)), combine: thatCame });
   const things = useMemo<Thing[]>(
     () => [
       ...(revisions.data ?? []).map((r) => ({
@@ -57,12 +55,14 @@ export function useThings(patternId: string): { things: Thing[]; error: unknown 
         .filter((p) => p.id !== patternId)
         .map((p) => ({ id: `pattern ${p.id}`, label: p.name, outline: mainOutline(p.body), body: p.body })),
     ],
-    // the batches come one by one: their key says when there is something new
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [revisions.data, patterns.data, samples.data, patternId, key],
+    [revisions.data, patterns.data, samples.data, patternId, measured],
   );
   return { things, error: revisions.error ?? patterns.error ?? samples.error };
 }
+
+/** Batches come one by one; those that have are looked at. */
+const thatCame = (results: { data?: BatchDetail }[]): BatchDetail[] =>
+  results.flatMap((r) => (r.data ? [r.data] : []));
 
 function sampleThing(sample: Sample): Thing[] {
   try {

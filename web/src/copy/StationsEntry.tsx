@@ -1,6 +1,6 @@
 import { dim, type Dimension } from '@compas/core';
 import { Button } from 'antd';
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import { LengthInput } from '../ui/LengthInput.js';
 import type { Measured } from './measured.js';
 
@@ -17,20 +17,10 @@ const FIRST: Row[] = [0, 10, 20].map((at, id) => ({ id, at: dim(at), diameter: d
 /** Places and diameters typed in, or sent by a calliper that types: Enter goes on to the next. */
 export function StationsEntry({ onMeasured }: { onMeasured: (measured: Measured | null) => void }) {
   const [rows, setRows] = useState(FIRST);
-  const [typed, setTyped] = useState<number | null>(null);
-  const body = useRef<HTMLTableSectionElement>(null);
-  useEffect(() => {
-    if (typed === null) return;
-    const below = body.current?.querySelectorAll('input')[typed + 2];
-    if (below) {
-      below.focus();
-      setTyped(null);
-    } else add();
-    // a row is added once, then found
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [typed, rows.length]);
   const put = (next: Row[]) => {
-    setRows(next);
+    const last = next.at(-1);
+    // the next place stands ready as soon as the last has its diameter
+    setRows(last && last.diameter.mm > 0 ? [...next, following(next)] : next);
     const read = next.filter((r) => r.diameter.mm > 0);
     onMeasured(
       read.length < 3
@@ -44,19 +34,6 @@ export function StationsEntry({ onMeasured }: { onMeasured: (measured: Measured 
   };
   const change = (id: number, part: Partial<Row>) =>
     put(rows.map((r) => (r.id === id ? { ...r, ...part } : r)));
-  const add = () => {
-    const last = rows.at(-1);
-    const before = rows.at(-2);
-    const step = last && before ? last.at.mm - before.at.mm : 10;
-    put([
-      ...rows,
-      {
-        id: Math.max(0, ...rows.map((r) => r.id)) + 1,
-        at: dim((last?.at.mm ?? 0) + Math.max(0.1, step)),
-        diameter: dim(0),
-      },
-    ]);
-  };
   return (
     <div className="column">
       <p>
@@ -72,15 +49,12 @@ export function StationsEntry({ onMeasured }: { onMeasured: (measured: Measured 
           </tr>
         </thead>
         <tbody
-          ref={body}
           onKeyDown={(event) => {
             if (event.key !== 'Enter' || !(event.target instanceof HTMLInputElement)) return;
-            const inputs = [...event.currentTarget.querySelectorAll('input')];
-            const at = inputs.indexOf(event.target);
-            const below = inputs[at + 2];
-            if (below) below.focus();
-            // a calliper goes on typing: the next row stands ready for it
-            else setTyped(at);
+            const table = event.currentTarget;
+            const at = [...table.querySelectorAll('input')].indexOf(event.target);
+            // once the row that this may have added is there
+            requestAnimationFrame(() => table.querySelectorAll('input')[at + 2]?.focus());
           }}
         >
           {rows.map((row, i) => (
@@ -113,9 +87,20 @@ export function StationsEntry({ onMeasured }: { onMeasured: (measured: Measured 
           ))}
         </tbody>
       </table>
-      <Button onClick={add} style={{ alignSelf: 'flex-start' }}>
+      <Button onClick={() => setRows([...rows, following(rows)])} style={{ alignSelf: 'flex-start' }}>
         + place
       </Button>
     </div>
   );
+}
+
+/** The next place: as far on as the last two are apart. */
+function following(rows: readonly Row[]): Row {
+  const [before, last] = [rows.at(-2), rows.at(-1)];
+  const step = last && before ? last.at.mm - before.at.mm : 10;
+  return {
+    id: Math.max(0, ...rows.map((r) => r.id)) + 1,
+    at: dim((last?.at.mm ?? 0) + Math.max(0.1, step)),
+    diameter: dim(0),
+  };
 }
