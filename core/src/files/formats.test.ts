@@ -246,6 +246,21 @@ describe('pattern JSON', () => {
     ['{"format":"compas pattern","version":9}', /version 9/],
     ['{"format":"compas pattern","version":1,"name":"x","body":{"schema":1}}', /not complete/],
   ])('%s is refused', (text, why) => expect(() => readPattern(text)).toThrow(why));
+
+  it.each([
+    ['an element of an unknown kind', { kind: 'spiral', id: 'e1' }],
+    ['an element without its length', { kind: 'cylinder', id: 'e1' }],
+  ])('%s is refused with a sentence', (_, element) => {
+    const body = STARTING_FORMS[0].body({}, 'ash');
+    const spoilt = { ...body.parts[0].turnings[0], elements: [element] };
+    const text = JSON.stringify({
+      format: 'compas pattern',
+      version: 1,
+      name: 'x',
+      body: { ...body, parts: [{ ...body.parts[0], turnings: [spoilt] }] },
+    });
+    expect(() => readPattern(text)).toThrow(FileProblem);
+  });
 });
 
 describe('STL', () => {

@@ -28,9 +28,20 @@ export function readPattern(text: string): { name: string; body: PatternBody; le
     throw new FileProblem('The pattern in it is not complete: it needs a name, parts and their turnings.');
   const leftAside = body.hardware.length > 0 ? ['the hardware: kits belong to each workshop'] : [];
   const own = { ...body, hardware: [] };
-  const [problem] = checkPattern(own);
+  const [problem] = problemsOf(own);
   if (problem) throw new FileProblem(speak(problem.why, 'mm'), `Part ${problem.partId}`);
   return { name, body: own, leftAside };
+}
+
+/** A body that lacks what its elements need cannot even be looked at: that is a fault of the file. */
+function problemsOf(body: PatternBody): ReturnType<typeof checkPattern> {
+  try {
+    return checkPattern(body);
+  } catch {
+    throw new FileProblem(
+      'An element or a hole in it is of a kind or with a size that this Compas does not know. Give it out anew.',
+    );
+  }
 }
 
 function parsed(text: string): Partial<PatternFile> {

@@ -67,12 +67,14 @@ export function PhotoTrace({ onMeasured }: { onMeasured: (measured: Measured | n
     if (!photo || !a || !b) return;
     const marks: ScaleMarks = { a, b, distance: distance.mm };
     setProgress({ share: 0, doing: 'beginning' });
-    const traced = await tracing().silhouette(
-      photo.blob,
-      marks,
-      strictness,
-      proxy((share: number, doing: string) => setProgress({ share, doing })),
-    );
+    const traced = await tracing()
+      .silhouette(
+        photo.blob,
+        marks,
+        strictness,
+        proxy((share: number, doing: string) => setProgress({ share, doing })),
+      )
+      .catch(() => ({ ok: false as const, why: 'The photo could not be measured here. Try a smaller one.' }));
     setProgress(null);
     if (!traced.ok) {
       setWhy(traced.why);

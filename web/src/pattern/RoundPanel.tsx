@@ -1,8 +1,21 @@
 import type { PatternBody } from '@compas/core';
 import { Button, Segmented } from 'antd';
-import { lazy, memo, Suspense, useState } from 'react';
+import { Component, lazy, memo, Suspense, useState, type ReactNode } from 'react';
 
 const RoundView = lazy(() => import('./RoundView.js'));
+
+/** A browser that cannot draw in the round loses this panel, never the editor. */
+class RoundGuard extends Component<{ children: ReactNode }, { failed: boolean }> {
+  override state = { failed: false };
+  static getDerivedStateFromError = () => ({ failed: true });
+  override render() {
+    return this.state.failed ? (
+      <p role="status">This browser cannot draw it in the round. Everything else works without.</p>
+    ) : (
+      this.props.children
+    );
+  }
+}
 
 /** The item in the round, fetched only when it is asked for and drawn after the editor's own work. */
 export const RoundPanel = memo(function RoundPanel({ body }: { body: PatternBody }) {
@@ -27,9 +40,11 @@ export const RoundPanel = memo(function RoundPanel({ body }: { body: PatternBody
           ✕
         </Button>
       </div>
-      <Suspense fallback={<p className="soft">Fetching the round view…</p>}>
-        <RoundView body={body} upright={upright} />
-      </Suspense>
+      <RoundGuard>
+        <Suspense fallback={<p className="soft">Fetching the round view…</p>}>
+          <RoundView body={body} upright={upright} />
+        </Suspense>
+      </RoundGuard>
       <span className="soft">
         Drag to turn it. Length is misjudged lying down: upright it is seen as it is.
       </span>
