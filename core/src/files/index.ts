@@ -14,3 +14,4 @@ export * from './stl.js';
 export { silhouetteOf, type ScaleMarks, type Silhouette } from './photo/silhouette.js';
 export type { Picture } from './photo/picture.js';
 export * from './drawing.js';
+export * from './stockCsv.js';

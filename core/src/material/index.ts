@@ -1,1 +1,3 @@
 export * from './material.js';
+export * from './materials.js';
+export * from './moisture.js';

@@ -7,6 +7,20 @@ import type { Workshop } from '../workshop/index.js';
 /** What is on the shelf that a plan can use. */
 export interface Stock {
   kits: Kit[];
+  /** wood that is still drying; a plan that uses it begins when it is dry */
+  drying?: DryingWood[];
+}
+
+/** A bundle on the drying shelf, as a plan needs to know it. */
+export interface DryingWood {
+  id: string;
+  label: string;
+  materialId: string;
+  /** first day on which its school of drying lets it be turned; null when nobody can tell yet */
+  readyOn: string | null;
+  /** % by its curve; null when there is none yet */
+  moisture: number | null;
+  target: number;
 }
 
 /** What is ordered of one pattern, and the choices made for it. */
@@ -23,6 +37,8 @@ export interface PlanOrder {
   /** null leaves the work straight from the tool */
   finishId: string | null;
   perBlank: number;
+  /** bundle on the drying shelf that it is made from; dry stock when not said */
+  woodId?: string;
   /** null takes the first way proposed */
   mount: MountKind | null;
 }

@@ -146,3 +146,36 @@ describe('plan', () => {
     );
   });
 });
+
+describe('wood that is not dry', () => {
+  const wood = {
+    id: 'w',
+    label: 'Lane birch',
+    materialId: 'birch',
+    readyOn: '2026-03-20',
+    moisture: 19.4,
+    target: 12,
+  };
+  const planned = (readyOn: string | null) => {
+    const { pattern, workshop, stock, order, schools } = exampleInputs(3);
+    const late = { ...order, start: '2026-03-02T08:00', due: null, woodId: 'w' };
+    return plan(pattern, workshop, { ...stock, drying: [{ ...wood, readyOn }] }, late, schools);
+  };
+
+  it('is not planned before its day, and the wait is a figure', () => {
+    const made = planned('2026-03-20');
+    expect(made.byPiece.start >= '2026-03-20').toBe(true);
+    expect(made.byOperation.spans.every((s) => s.from >= '2026-03-20')).toBe(true);
+    expect(made.findings.find((f) => f.id === 'stock.wood.waits')?.what).toContain(
+      '18 days later than wished',
+    );
+    expect(made.figures.time?.find((f) => f.id === 'time.wood')?.value).toBe(17 * 1440 + 16 * 60);
+  });
+
+  it('stops the plan when nobody knows its day; wood that is ready changes nothing', () => {
+    expect(planned(null).findings[0]).toMatchObject({ id: 'stock.wood.unknown', severity: 'stop' });
+    const ready = planned('2026-02-01');
+    expect(ready.byPiece.start).toBe('2026-03-02T08:00');
+    expect(ready.findings.some((f) => f.id.startsWith('stock.wood'))).toBe(false);
+  });
+});

@@ -5,6 +5,7 @@ import type { Workshop } from '../workshop/index.js';
 import type { PlanInputs, PlanOrder, Stock } from './inputs.js';
 import type { PartPlan } from './partPlan.js';
 import { planPart } from './planPart.js';
+import { startWithWood, woodFigures, woodFindings } from './wood.js';
 
 /** Version of the rules; a snapshot names the one that made it. */
 export const ENGINE = '1';
@@ -36,7 +37,8 @@ export function plan(
   const inputs: PlanInputs = { pattern, workshop, stock, order, schools };
   const ordered = pattern.parts.find((p) => p.id === order.partId) ?? pattern.parts[0];
   const { plan: part, findings, figures } = planPart(ordered, inputs);
-  const start = wallMinutes(order.start);
+  const wood = stock.drying?.find((w) => w.id === order.woodId) ?? null;
+  const start = wallMinutes(startWithWood(order, wood));
   const schedule = (school: Schools['batching']) =>
     scheduleBatch(part.steps, part.pieces, workshop.hours, start, school);
   const byPiece = schedule('by-piece');
@@ -52,9 +54,10 @@ export function plan(
     findings: bySeverity([
       ...findings,
       ...partJoinFindings(pattern),
+      ...woodFindings(order, wood),
       ...dueFindings(order, chosen, workshop),
     ]),
-    figures: { ...figures, time: timeFigures(chosen, part) },
+    figures: { ...figures, time: [...timeFigures(chosen, part), ...woodFigures(order, wood)] },
   };
 }
 

@@ -117,7 +117,8 @@ interface DrawnPart {
 
 function drawnPart(part: Part, inputs: PlanInputs): DrawnPart {
   const { order, workshop } = inputs;
-  const material = materialById(order.materialId) ?? materialById(part.materialId) ?? MATERIALS[0];
+  const own = workshop.materials;
+  const material = materialById(order.materialId, own) ?? materialById(part.materialId, own) ?? MATERIALS[0];
   const outline = outlineOf(part.turnings[0]);
   const hardware = hardwareOf(part, inputs, material);
   return {

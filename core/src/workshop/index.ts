@@ -1,3 +1,4 @@
 export * from './workshop.js';
 export * from './newWorkshop.js';
 export * from './checkWorkshop.js';
+export * from './sawing.js';

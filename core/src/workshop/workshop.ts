@@ -1,3 +1,4 @@
+import type { Material } from '../material/index.js';
 import type { Dimension, Schools, Units } from '../measure/index.js';
 
 /** What turns the work. A treadle or pole lathe has no rpm: plans leave speeds out. */
@@ -144,6 +145,29 @@ export interface SpeedBand {
   high: number;
 }
 
+/** How stock is sawn here. Lengths mm. */
+export interface Sawing {
+  ripKerf: number;
+  crossKerf: number;
+  /** planed off each face and edge of a rough board */
+  surfacing: number;
+  /** cut off each end of a new board, square or log, where it has checked */
+  endTrim: number;
+  /** an offcut is kept from this length and this width on */
+  leastOffcutLength: number;
+  leastOffcutWidth: number;
+  /** stock may be this much thicker than the blank and is used as it is */
+  leaveOversize: number;
+  /** how far a split runs off its line over a metre */
+  splitDrift: number;
+}
+
+/** Air that wood dries in: °C and relative humidity, %. */
+export interface Air {
+  temperature: number;
+  humidity: number;
+}
+
 /** All that a workshop owns and does by habit; planning chooses from it. */
 export interface Workshop {
   schema: 1;
@@ -162,4 +186,10 @@ export interface Workshop {
   hours: WorkingHours;
   allowances: Allowances;
   speedBand: SpeedBand;
+  /** materials that the workshop added or knows better than the library */
+  materials?: Material[];
+  sawing?: Sawing;
+  air?: Air;
+  /** three letters; what stock is paid in */
+  currency?: string;
 }

@@ -1,0 +1,42 @@
+import type { Material } from './material.js';
+
+/** Moisture below which wood shrinks, %; 30 by the usual convention of wood tables. */
+export const FIBRE_SATURATION = 30;
+
+/**
+ * Moisture content that wood comes to in air, % of dry weight.
+ * Hailwood–Horrobin two-hydrate equation with the Wood Handbook's coefficients for °C
+ * (USDA Forest Products Laboratory, Wood Handbook, chapter 4).
+ * @param temperature °C
+ * @param humidity relative, %, 0 to 100
+ */
+export function equilibriumMoisture(temperature: number, humidity: number): number {
+  const t = temperature;
+  const h = Math.min(100, Math.max(0, humidity)) / 100;
+  const w = 349 + 1.29 * t + 0.0135 * t * t;
+  const k = 0.805 + 0.000736 * t - 0.00000273 * t * t;
+  const k1 = 6.27 - 0.00938 * t - 0.000303 * t * t;
+  const k2 = 1.91 + 0.0407 * t - 0.000293 * t * t;
+  const kh = k * h;
+  const hydrates = (k1 * kh + 2 * k1 * k2 * kh * kh) / (1 + k1 * kh + k1 * k2 * kh * kh);
+  return (1800 / w) * (kh / (1 - kh) + hydrates);
+}
+
+/**
+ * How much smaller a size is at one moisture than at another, as a factor: shrinkage is linear from
+ * fibre saturation to oven-dry (Wood Handbook, chapter 4).
+ * @param shrinkage green to oven-dry, %
+ * @param from moisture now, %
+ * @param to moisture then, %
+ */
+export function shrinkFactor(shrinkage: number, from: number, to: number): number {
+  const left = (moisture: number) =>
+    1 - (shrinkage / 100) * ((FIBRE_SATURATION - Math.min(FIBRE_SATURATION, moisture)) / FIBRE_SATURATION);
+  return left(to) / left(from);
+}
+
+/** The two shrinkages of a material, or null when one is unknown. */
+export function shrinkageOf(material: Material): { radial: number; tangential: number } | null {
+  const { shrinkRadial: radial, shrinkTangential: tangential } = material;
+  return radial === null || tangential === null ? null : { radial, tangential };
+}

@@ -1,0 +1,117 @@
+import { len, type Finding } from '../../measure/index.js';
+import type { Sawing } from '../../workshop/index.js';
+import type { BoardCut, PlacedBlank } from './boardCut.js';
+import type { CutDemand, CutInput, CutStock } from './cutInput.js';
+import { layersOf, usable } from './sheet.js';
+
+/** What makes a cutting plan impossible or doubtful before it is made. */
+export function cutFindings(input: CutInput): Finding[] {
+  return [...kerfFindings(input), ...input.demand.flatMap((d) => demandFindings(d, input))];
+}
+
+function kerfFindings({ demand, sawing }: CutInput): Finding[] {
+  const thinnest = Math.min(...demand.map((d) => Math.min(d.section, d.length)));
+  return (['ripKerf', 'crossKerf'] as const)
+    .filter((kerf) => sawing[kerf] >= thinnest)
+    .map((kerf) => ({
+      id: `stock.kerf.${kerf}`,
+      severity: 'stop',
+      stage: 'stock',
+      what: `The kerf of the ${kerf === 'ripKerf' ? 'rip' : 'crosscut'} saw is ${len(sawing[kerf])}, the smallest piece is ${len(thinnest)}.`,
+      why: 'The cut would take more than the piece.',
+      remedy: 'Give the kerf as the width of the cut: 1 to 4 mm is usual.',
+    }));
+}
+
+function demandFindings(demand: CutDemand, { stock, sawing }: CutInput): Finding[] {
+  const ofMaterial = stock.filter((s) => s.materialId === demand.materialId);
+  const find = (what: string, why: string, remedy: string): Finding[] => [
+    { id: `stock.fits.${demand.id}`, severity: 'stop', stage: 'stock', what, why, remedy },
+  ];
+  const size = `${len(demand.section)} square, ${len(demand.length)} long`;
+  if (ofMaterial.length === 0)
+    return find(
+      `${demand.label}: none of the chosen stock is of its material.`,
+      `${demand.count} blanks ${size} are wanted.`,
+      'Take stock of that material in, or choose another material for the batch.',
+    );
+  const thick = ofMaterial.filter((s) => layersOf(s, demand.section, sawing) > 0);
+  const thickest = nearest(ofMaterial, (s) => usable(s, sawing).thickness);
+  if (thick.length === 0)
+    return find(
+      `${demand.label}: the blank needs ${len(demand.section)}; the thickest stock, ${thickest.label}, is ${len(usable(thickest, sawing).thickness)} once its faces are planed.`,
+      'A board thinner than the blank leaves flats on the piece.',
+      'Choose thicker stock, glue up, or make the piece more slender.',
+    );
+  const wide = thick.filter((s) => usable(s, sawing).width >= demand.section || s.form === 'rod');
+  const long = wide.filter((s) => usable(s, sawing).length >= demand.length);
+  if (long.length > 0) return [];
+  const longest = nearest(thick, (s) => usable(s, sawing).length);
+  return find(
+    `${demand.label}: the blank is ${len(demand.length)} long; the longest stock that is thick enough, ${longest.label}, gives ${len(usable(longest, sawing).length)} between its trimmed ends.`,
+    'Grain runs along the piece: it cannot lie across the board.',
+    'Choose longer stock, or fewer pieces in a blank.',
+  );
+}
+
+const nearest = (stock: readonly CutStock[], size: (s: CutStock) => number): CutStock =>
+  stock.reduce((a, b) => (size(b) > size(a) ? b : a));
+
+/** What is wrong with a layout that is to be recorded: outside, overlapping, in unusable wood, too thick. */
+export function layoutProblems(
+  cut: BoardCut,
+  stock: CutStock,
+  demand: readonly CutDemand[],
+  sawing: Sawing,
+): string[] {
+  const wanted = new Map(demand.map((d) => [d.id, d]));
+  return [
+    ...cut.blanks.flatMap((b) => blankProblems(b, stock, wanted.get(b.demandId), sawing)),
+    ...cut.blanks.flatMap((a, i) =>
+      cut.blanks
+        .slice(i + 1)
+        .filter((b) => overlap(a, b))
+        .map((b) => `Two blanks of ${stock.label} overlap at ${len(Math.max(a.x, b.x))} along it.`),
+    ),
+  ];
+}
+
+/** Sums of tenths in floating point. */
+const SLACK = 1e-6;
+
+const overlap = (a: PlacedBlank, b: PlacedBlank): boolean =>
+  a.x < b.x + b.length - SLACK &&
+  b.x < a.x + a.length - SLACK &&
+  a.y < b.y + b.width - SLACK &&
+  b.y < a.y + a.width - SLACK;
+
+function blankProblems(
+  b: PlacedBlank,
+  stock: CutStock,
+  demand: CutDemand | undefined,
+  sawing: Sawing,
+): string[] {
+  if (!demand) return [`A blank of ${stock.label} belongs to nothing that was wanted.`];
+  const problems: string[] = [];
+  const { width, length, edge, end } = usable(stock, sawing);
+  const inside =
+    b.x >= end - SLACK &&
+    b.x + b.length <= end + length + SLACK &&
+    b.y >= edge - SLACK &&
+    b.y + b.width <= edge + width + SLACK;
+  if (!inside) problems.push(`A blank lies outside ${stock.label} at ${len(b.x)} along it.`);
+  const rod = stock.form === 'rod';
+  if (b.length + SLACK < demand.length || (!rod && b.width + SLACK < demand.section))
+    problems.push(`A blank of ${stock.label} is smaller than ${demand.label} needs.`);
+  if (b.layers > layersOf(stock, demand.section, sawing))
+    problems.push(`${stock.label} is not thick enough for ${b.layers} blanks above one another.`);
+  for (const z of stock.zones)
+    if (
+      b.x < z.to - SLACK &&
+      b.x + b.length > z.from + SLACK &&
+      b.y < z.high - SLACK &&
+      b.y + b.width > z.low + SLACK
+    )
+      problems.push(`A blank of ${stock.label} lies in unusable wood at ${len(z.from)} (${z.why}).`);
+  return problems;
+}

@@ -1,0 +1,54 @@
+import type { Sawing } from '../../workshop/index.js';
+import type { Zone } from '../stockItem.js';
+
+/** Blanks that are wanted: square of a section, of a length, so many. mm. */
+export interface CutDemand {
+  id: string;
+  label: string;
+  materialId: string;
+  section: number;
+  length: number;
+  count: number;
+  /** corners are clipped to an octagon after sawing */
+  octagon: boolean;
+  batchId?: string;
+}
+
+/** Stock that may be opened: `pieces` alike. A square or rod is as thick as it is wide. mm. */
+export interface CutStock {
+  id: string;
+  label: string;
+  form: 'board' | 'square' | 'rod' | 'blank';
+  materialId: string;
+  pieces: number;
+  thickness: number;
+  width: number;
+  length: number;
+  zones: Zone[];
+  /** rough sawn: faces and edges are planed first */
+  rough: boolean;
+  endTrim: number;
+  /** worth of one piece, minor units; null when nobody knows */
+  cost: number | null;
+}
+
+/** What is sawn first: strips along the board, or pieces across it. */
+export type SawOrder = 'rip-first' | 'crosscut-first';
+
+export interface CutInput {
+  demand: CutDemand[];
+  stock: CutStock[];
+  sawing: Sawing;
+}
+
+/** Lengths inside the study are whole tenths of a millimetre, so that sums are exact. */
+export const tenths = (mm: number): number => Math.round(mm * 10);
+
+/** Pieces of a length that a bar gives: the last one needs no kerf when it ends at the bar's end. */
+export const fitsInto = (room: number, size: number, kerf: number): number =>
+  Math.max(0, Math.floor((room + kerf + 1e-9) / (size + kerf)));
+
+export const stockVolume = (s: CutStock): number =>
+  s.form === 'rod' ? (Math.PI / 4) * s.width ** 2 * s.length : s.thickness * s.width * s.length;
+
+export const blankVolume = (d: CutDemand): number => d.section ** 2 * d.length;

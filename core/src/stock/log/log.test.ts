@@ -1,0 +1,107 @@
+import fc from 'fast-check';
+import { dim } from '../../measure/index.js';
+import { newWorkshop, sawingOf } from '../../workshop/index.js';
+import { logPlan, type Log } from '../index.js';
+import { packSector } from './section.js';
+
+const sawing = { ...sawingOf(newWorkshop('UTC', 'mm')), endTrim: 20, crossKerf: 2.5, splitDrift: 15 };
+const log = (change: Partial<Log> = {}): Log => ({
+  id: 'l',
+  kind: 'log',
+  label: 'Birch from the lane',
+  place: '',
+  price: null,
+  reorderAt: null,
+  materialId: 'birch',
+  moisture: 70,
+  origin: '',
+  offcut: false,
+  buttDiameter: dim(240),
+  topDiameter: dim(220),
+  length: dim(1000),
+  pith: { x: 0, y: 0 },
+  sapwood: dim(0),
+  felled: null,
+  ...change,
+});
+const wish = { diameter: 60, length: 300, pithClearance: 10, heartOnly: false };
+
+describe('a sector', () => {
+  const section = { radius: 100, pith: { x: 0, y: 0 }, clearance: 0 };
+  const quarter = { from: 0, to: 90, fromOffset: 0, toOffset: 0 };
+
+  it('of a quarter holds one billet up to R ÷ (1 + √2)', () => {
+    const most = 100 / (1 + Math.SQRT2); // tangent to both splits and the bark
+    expect(packSector(section, quarter, most - 0.01)).toHaveLength(1);
+    expect(packSector(section, quarter, most + 0.01)).toHaveLength(0);
+  });
+
+  it('never lets billets overlap, leave the log, cross a split or come near the pith', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 9, max: 45, noNaN: true }),
+        fc.integer({ min: 2, max: 8 }),
+        fc.double({ min: -40, max: 40, noNaN: true }),
+        fc.double({ min: 0, max: 25, noNaN: true }),
+        (radius, sectors, pithX, clearance) => {
+          const off = { ...section, pith: { x: pithX, y: 0 }, clearance };
+          const to = 360 / sectors;
+          const billets = packSector(off, { from: 0, to, fromOffset: 0, toOffset: 0 }, radius);
+          billets.forEach((p, i) => {
+            expect(Math.hypot(p.x, p.y)).toBeLessThanOrEqual(100 - radius + 1e-6);
+            expect(Math.hypot(p.x - pithX, p.y)).toBeGreaterThanOrEqual(clearance + radius - 1e-6);
+            expect(p.y).toBeGreaterThanOrEqual(radius - 1e-6);
+            const a = (to * Math.PI) / 180;
+            expect(Math.sin(a) * (p.x - pithX) - Math.cos(a) * p.y).toBeGreaterThanOrEqual(radius - 1e-6);
+            for (const q of billets.slice(i + 1))
+              expect(Math.hypot(p.x - q.x, p.y - q.y)).toBeGreaterThanOrEqual(2 * radius - 1e-6);
+          });
+        },
+      ),
+    );
+  });
+});
+
+describe('log', () => {
+  it('is cut to lengths between its trimmed ends, each with the diameter of its thin end', () => {
+    const { bolts } = logPlan(log(), wish, sawing);
+    // 1000 − 40 = 960 ≥ 3 × 300 + 2 × 2.5
+    expect(bolts.map((b) => b.from)).toEqual([20, 322.5, 625]);
+    expect(bolts[0]?.diameter).toBeCloseTo(240 - 20 * 0.32, 9);
+    expect(bolts[2]?.diameter).toBeCloseTo(240 - 20 * 0.925, 9);
+  });
+
+  it('compares ways, the best first, and says what drifting splits cost', () => {
+    const { ways, findings } = logPlan(log(), wish, sawing);
+    expect(findings).toEqual([]);
+    expect(ways.map((w) => w.sectors).sort((a, b) => a - b)).toEqual([2, 3, 4, 6, 8, 12]);
+    for (const way of ways) {
+      expect(way.total).toBe(way.perBolt.reduce((a, b) => a + b, 0));
+      expect(way.total).toBeLessThanOrEqual(ways[0]?.total ?? 0);
+      expect(way.drifted).toBeLessThanOrEqual(way.total + 3);
+    }
+    // six sectors of 60°: one billet of r touches both splits at 2 r from the pith, and 3 r ≤ R
+    const six = ways.find((w) => w.sectors === 6);
+    expect(six?.perBolt.every((n) => n >= 6)).toBe(true);
+    const tight = logPlan(log(), { ...wish, diameter: (2 * 110) / 3 - 0.5, pithClearance: 0 }, sawing);
+    expect(tight.ways.find((w) => w.sectors === 6)?.drifted).toBeLessThan(
+      tight.ways.find((w) => w.sectors === 6)?.total ?? 0,
+    );
+  });
+
+  it('keeps off the sapwood when only heart is wanted', () => {
+    const all = logPlan(log({ sapwood: dim(25) }), wish, sawing).ways[0]?.total ?? 0;
+    const heart =
+      logPlan(log({ sapwood: dim(25) }), { ...wish, heartOnly: true }, sawing).ways[0]?.total ?? 0;
+    expect(heart).toBeLessThan(all);
+    expect(heart).toBeGreaterThan(0);
+  });
+
+  it('says what cannot be, and what would do', () => {
+    expect(logPlan(log({ pith: { x: 130, y: 0 } }), wish, sawing).findings[0]?.why).toBe(
+      'It would lie outside the log.',
+    );
+    expect(logPlan(log(), { ...wish, length: 990 }, sawing).findings[0]?.what).toContain('gives ⟦960⟧');
+    expect(logPlan(log(), { ...wish, diameter: 150 }, sawing).findings[0]?.remedy).toContain('thicker log');
+  });
+});

@@ -1,0 +1,199 @@
+import { len, type Finding } from '../../measure/index.js';
+import type { Sawing } from '../../workshop/index.js';
+import { fitsInto } from '../cutting/cutInput.js';
+import type { Log } from '../stockItem.js';
+import { packSector, type CrossSection, type Point } from './section.js';
+
+/** Billets that are wanted of a log: round, of a green diameter, mm. */
+export interface BilletWish {
+  diameter: number;
+  length: number;
+  /** nothing nearer to the pith than this */
+  pithClearance: number;
+  /** sapwood stays off the billets */
+  heartOnly: boolean;
+}
+
+/** A length of log that is split on its own: where it begins from the butt, and its thin end's diameter. */
+export interface Bolt {
+  from: number;
+  length: number;
+  diameter: number;
+}
+
+/** One way to split a log, with what it gives. */
+export interface LogWay {
+  sectors: number;
+  /** direction of the first split, degrees */
+  angle: number;
+  /** billets of each bolt */
+  perBolt: number[];
+  total: number;
+  /** what is left of the total when every split runs off its line by the workshop's drift */
+  drifted: number;
+  /** billets in the thinnest bolt, by sector, mm from the middle */
+  billets: Point[][];
+  /** splits in the order they are made */
+  splits: string[];
+}
+
+export interface LogPlan {
+  bolts: Bolt[];
+  /** the best first: most billets, then fewest splits */
+  ways: LogWay[];
+  findings: Finding[];
+}
+
+const WAYS = [2, 3, 4, 6, 8, 12];
+/** Directions of the first split that are tried within one sector. */
+const DIRECTIONS = 6;
+
+/** Every way to split a log into billets, compared. The pith lies in every split, so none runs through a billet. */
+export function logPlan(log: Log, wish: BilletWish, sawing: Sawing): LogPlan {
+  const findings = logFindings(log, wish, sawing);
+  if (findings.some((f) => f.severity === 'stop')) return { bolts: [], ways: [], findings };
+  const bolts = boltsOf(log, wish, sawing);
+  const sections = bolts.map((bolt) => sectionOf(bolt, log, wish));
+  const ways = WAYS.map((sectors) => wayOf(sectors, sections, log, wish, sawing)).sort(
+    (a, b) => b.total - a.total || a.sectors - b.sectors,
+  );
+  return { bolts, ways, findings };
+}
+
+/** Lengths for one billet each, from the butt, between trimmed ends. */
+function boltsOf(log: Log, wish: BilletWish, sawing: Sawing): Bolt[] {
+  const room = log.length.mm - 2 * sawing.endTrim;
+  const count = fitsInto(room, wish.length, sawing.crossKerf);
+  return Array.from({ length: count }, (_, i) => {
+    const from = sawing.endTrim + i * (wish.length + sawing.crossKerf);
+    const thin =
+      Math.max(log.buttDiameter.mm, log.topDiameter.mm) === log.buttDiameter.mm ? from + wish.length : from;
+    const share = thin / log.length.mm;
+    return {
+      from,
+      length: wish.length,
+      diameter: log.buttDiameter.mm + (log.topDiameter.mm - log.buttDiameter.mm) * share,
+    };
+  });
+}
+
+/** The pith keeps its place in proportion to the diameter along the log. */
+function sectionOf(bolt: Bolt, log: Log, wish: BilletWish): CrossSection {
+  const share = bolt.diameter / log.buttDiameter.mm;
+  return {
+    radius: bolt.diameter / 2 - (wish.heartOnly ? log.sapwood.mm : 0),
+    pith: { x: log.pith.x * share, y: log.pith.y * share },
+    clearance: wish.pithClearance,
+  };
+}
+
+function wayOf(
+  sectors: number,
+  sections: readonly CrossSection[],
+  log: Log,
+  wish: BilletWish,
+  sawing: Sawing,
+): LogWay {
+  const step = 360 / sectors;
+  // the line through pith and middle parts the log evenly
+  const even = (Math.atan2(log.pith.y, log.pith.x) * 180) / Math.PI;
+  const tried = Array.from({ length: DIRECTIONS }, (_, i) => {
+    const angle = even + (i * step) / DIRECTIONS;
+    const billets = sections.map((s) => billetsOf(s, sectors, angle, wish.diameter / 2, 0));
+    return { angle, billets, total: countAll(billets) };
+  });
+  const best = tried.reduce((a, b) => (b.total > a.total ? b : a));
+  const drift = (sawing.splitDrift * wish.length) / 1000;
+  const drifted = sections.map((s) => billetsOf(s, sectors, best.angle, wish.diameter / 2, drift));
+  return {
+    sectors,
+    angle: ((best.angle % 360) + 360) % 360,
+    perBolt: best.billets.map((b) => countAll([b])),
+    total: best.total,
+    drifted: countAll(drifted),
+    billets: best.billets[best.billets.length - 1] ?? [],
+    splits: splitsOf(sectors, best.angle === even),
+  };
+}
+
+const countAll = (bolts: readonly Point[][][]): number =>
+  bolts.reduce((sum, sectors) => sum + sectors.reduce((s, billets) => s + billets.length, 0), 0);
+
+/** Billets in every sector, when each split runs off into the sector on its left; its other side gains nothing. */
+function billetsOf(
+  section: CrossSection,
+  sectors: number,
+  angle: number,
+  radius: number,
+  drift: number,
+): Point[][] {
+  const step = 360 / sectors;
+  return Array.from({ length: sectors }, (_, i) =>
+    packSector(
+      section,
+      { from: angle + i * step, to: angle + (i + 1) * step, fromOffset: drift, toOffset: 0 },
+      radius,
+    ),
+  );
+}
+
+/** Splits in order: always the piece in equal halves, so that the split does not run to the lighter side. */
+function splitsOf(sectors: number, even: boolean): string[] {
+  const first = even
+    ? 'First through the pith along the line to the middle: both halves weigh the same, so the split runs true.'
+    : 'First through the pith in the direction that is drawn; the halves differ, so watch that it does not run to the lighter one.';
+  if (sectors === 2) return [first];
+  if (sectors === 3)
+    return ['From the pith outwards, three splits; open the first two a little at a time, in turn.'];
+  const thirds = sectors % 3 === 0;
+  const splits = [first];
+  if (thirds) splits.push('Then each half into thirds, from the pith outwards.');
+  for (let n = thirds ? 6 : 2; n < sectors; n *= 2)
+    splits.push(
+      `Then each ${n === 2 ? 'half' : n === 4 ? 'quarter' : 'piece'} in two, from the pith outwards.`,
+    );
+  return splits;
+}
+
+function logFindings(log: Log, wish: BilletWish, sawing: Sawing): Finding[] {
+  const butt = log.buttDiameter.mm;
+  const thin = Math.min(butt, log.topDiameter.mm);
+  const off = Math.hypot(log.pith.x, log.pith.y);
+  const find = (id: string, what: string, why: string, remedy: string): Finding => ({
+    id: `stock.log.${id}`,
+    severity: 'stop',
+    stage: 'stock',
+    what,
+    why,
+    remedy,
+  });
+  const found: Finding[] = [];
+  if (off >= butt / 2)
+    found.push(
+      find(
+        'pith',
+        `The pith lies ${len(off)} from the middle; the butt is ${len(butt)} across.`,
+        'It would lie outside the log.',
+        `Measure it from the middle of the butt: less than ${len(butt / 2)}.`,
+      ),
+    );
+  if (wish.length + 2 * sawing.endTrim > log.length.mm)
+    found.push(
+      find(
+        'length',
+        `The billet is ${len(wish.length)} long; the log gives ${len(Math.max(0, log.length.mm - 2 * sawing.endTrim))} between its trimmed ends.`,
+        'Both ends have checked and are cut off.',
+        'Ask for a shorter billet.',
+      ),
+    );
+  if (wish.diameter > thin / 2 - (wish.heartOnly ? log.sapwood.mm : 0))
+    found.push(
+      find(
+        'diameter',
+        `A billet of ${len(wish.diameter)} does not fit beside the pith of a log ${len(thin)} across at its thin end.`,
+        'The pith would be in it, and it would check from there.',
+        'Take a thicker log, or a more slender piece.',
+      ),
+    );
+  return found;
+}
