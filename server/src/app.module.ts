@@ -7,10 +7,12 @@ import { BatchModule } from './batch/batch.module.js';
 import { DatabaseModule } from './database/database.module.js';
 import type { Settings } from './database/settings.js';
 import { SettingsModule } from './database/settings.module.js';
+import { DryingModule } from './drying/drying.module.js';
 import { FilesModule } from './files/files.module.js';
 import { HardwareModule } from './hardware/hardware.module.js';
 import { HealthController } from './health/health.controller.js';
 import { PatternModule } from './pattern/pattern.module.js';
+import { StockModule } from './stock/stock.module.js';
 import { WorkshopModule } from './workshop/workshop.module.js';
 
 @Module({})
@@ -27,6 +29,8 @@ export class AppModule {
         WorkshopModule,
         PatternModule,
         HardwareModule,
+        StockModule,
+        DryingModule,
         BatchModule,
         FilesModule,
       ],

@@ -20,7 +20,8 @@ export function configure(app: NestExpressApplication, settings: Settings): void
       contentSecurityPolicy: {
         directives: {
           'default-src': ["'self'"],
-          'script-src': ["'self'"],
+          // the solver of the cutting plan is WebAssembly
+          'script-src': ["'self'", "'wasm-unsafe-eval'"],
           'style-src': ["'self'", "'unsafe-inline'"],
           'img-src': ["'self'", 'data:', 'blob:'],
           'worker-src': ["'self'", 'blob:'],

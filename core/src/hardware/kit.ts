@@ -6,6 +6,10 @@ interface KitBase {
   name: string;
   /** how many are on the shelf */
   onHand: number;
+  /** what one costs, minor units */
+  cost?: number;
+  /** below this many it is to be ordered again */
+  reorderAt?: number;
 }
 
 /** Stopper base that screws into an insert: the insert is glued into a hole of its body's diameter. */

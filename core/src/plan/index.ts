@@ -3,3 +3,5 @@ export * from './partPlan.js';
 export * from './plan.js';
 export * from './snapshot.js';
 export * from './planDifference.js';
+export { dryingWood } from './wood.js';
+export { clipsCorners } from './prepareSteps.js';

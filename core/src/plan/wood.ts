@@ -1,5 +1,7 @@
 import { wallMinutes } from '../batch/index.js';
 import type { Figure, Finding } from '../measure/index.js';
+import { forecastOf, schoolDays, type DryingBundle } from '../stock/index.js';
+import type { Air } from '../workshop/index.js';
 import type { DryingWood, PlanOrder } from './inputs.js';
 
 /** When work can begin: at the wished time, or on the day on which the wood is dry if that is later. */
@@ -74,3 +76,13 @@ export function woodFigures(order: PlanOrder, wood: DryingWood | null): Figure[]
 
 const daysLate = (order: PlanOrder, wood: DryingWood): number =>
   Math.ceil((wallMinutes(startWithWood(order, wood)) - wallMinutes(order.start)) / (24 * 60));
+
+/** A bundle on the drying shelf as a plan needs to know it: the day comes from its school of drying. */
+export function dryingWood(id: string, bundle: DryingBundle, air: Air): DryingWood {
+  const { label, materialId, target } = bundle;
+  const read = forecastOf(bundle, air);
+  const first = bundle.weighings[0];
+  if (!read.ok || !first) return { id, label, materialId, target, readyOn: null, moisture: null };
+  const day = schoolDays(first.day, read.forecast).find((s) => s.school === bundle.school)?.day ?? null;
+  return { id, label, materialId, target, readyOn: day, moisture: read.forecast.moisture };
+}

@@ -19,3 +19,4 @@ export * from './drying/cleanCylinder.js';
 export * from './drying/dryingCurve.js';
 export * from './drying/shelf.js';
 export * from './stockProblems.js';
+export * from './drying/bundle.js';

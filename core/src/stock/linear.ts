@@ -40,7 +40,7 @@ export interface SolverPackage {
 interface SolverResult {
   Status: string;
   ObjectiveValue: number;
-  Columns: Record<string, { Primal?: number }>;
+  Columns: Record<string, { Index: number; Primal?: number }>;
   Rows: { Index: number; Dual?: number }[];
 }
 

@@ -1,4 +1,4 @@
-import type { MountKind, NextAction, PlanSnapshot, RunEvent } from '@compas/core';
+import type { Blank, MountKind, NextAction, PlanSnapshot, RunEvent } from '@compas/core';
 import { ApiProperty } from '@nestjs/swagger';
 import {
   BooleanField,
@@ -22,6 +22,8 @@ export class PlanChoicesDto {
   @TextField({ min: 1, max: 60 }) materialId: string;
   /** which part of the item the batch makes; the first when not given */
   @TextField({ max: 60, optional: true }) partId?: string;
+  /** bundle on the drying shelf that it is made from; dry stock when not given */
+  @IdField({ optional: true }) woodId?: string;
   @TextField({ max: 60, nullable: true }) finishId: string | null;
   @NumberField({ min: 1, max: 50, whole: true }) perBlank: number;
   @ChoiceField(['mandrel', 'between centres', 'chuck'], { nullable: true }) mount: MountKind | null;
@@ -59,6 +61,9 @@ export class BatchSummaryView extends BatchView {
   @ApiProperty() stepsInAll: number;
   @ApiProperty() rejected: number;
   @ApiProperty({ description: 'on the workshop’s clock' }) plannedEnd: string;
+  @ApiProperty() materialId: string;
+  @CoreType('Blank') blank: Blank;
+  @ApiProperty({ description: 'corners are clipped to an octagon' }) octagon: boolean;
 }
 
 /** All of a batch: its plan as it was made, and everything recorded since. */

@@ -1,4 +1,5 @@
 import { Module } from '@nestjs/common';
+import { DryingModule } from '../drying/drying.module.js';
 import { HardwareModule } from '../hardware/hardware.module.js';
 import { PatternModule } from '../pattern/pattern.module.js';
 import { WorkshopModule } from '../workshop/workshop.module.js';
@@ -7,7 +8,7 @@ import { BatchService } from './batch.service.js';
 import { EventStore } from './eventStore.js';
 
 @Module({
-  imports: [PatternModule, WorkshopModule, HardwareModule],
+  imports: [DryingModule, PatternModule, WorkshopModule, HardwareModule],
   controllers: [BatchController],
   providers: [BatchService, EventStore],
   exports: [BatchService, EventStore],

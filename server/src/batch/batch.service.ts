@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import {
   chosenSchedule,
+  clipsCorners,
   nextAction,
   progressOf,
   snapshotOf,
@@ -10,6 +11,7 @@ import {
 } from '@compas/core';
 import { WorkshopTransaction } from '../database/workshopTransaction.js';
 import { Problem } from '../edge/problem.js';
+import { DryingService } from '../drying/drying.service.js';
 import { KitService } from '../hardware/kit.service.js';
 import { PatternService } from '../pattern/pattern.service.js';
 import { WorkshopService } from '../workshop/workshop.service.js';
@@ -39,6 +41,7 @@ export class BatchService {
     private readonly patterns: PatternService,
     private readonly workshop: WorkshopService,
     private readonly kits: KitService,
+    private readonly drying: DryingService,
     private readonly events: EventStore,
   ) {}
 
@@ -140,7 +143,7 @@ export class BatchService {
   private async plan(patternId: string, revision: number, dto: PlanChoicesDto): Promise<PlanSnapshot> {
     const { body: pattern } = await this.patterns.revision(patternId, revision);
     const { body: workshop } = await this.workshop.show();
-    const { pieces, partId, start, due, materialId, finishId, perBlank, mount } = dto;
+    const { pieces, partId, woodId, start, due, materialId, finishId, perBlank, mount } = dto;
     if (partId !== undefined && !pattern.parts.some((p) => p.id === partId))
       throw Problem.unusable([
         {
@@ -151,10 +154,16 @@ export class BatchService {
     const inputs: PlanInputs = {
       pattern,
       workshop,
-      stock: { kits: await this.kits.list() },
+      stock: {
+        kits: await this.kits.list(),
+        ...(woodId === undefined
+          ? {}
+          : { drying: (await this.drying.woods()).filter((w) => w.id === woodId) }),
+      },
       order: {
         pieces,
         ...(partId === undefined ? {} : { partId }),
+        ...(woodId === undefined ? {} : { woodId }),
         start,
         due,
         materialId,
@@ -169,7 +178,8 @@ export class BatchService {
 
   private async summary(view: BatchView, now: number): Promise<BatchSummaryView> {
     const { plan } = await this.snapshot(view.id, view.planVersion);
-    const { steps } = plan.parts[0];
+    const [part] = plan.parts;
+    const { steps } = part;
     const progress = progressOf(view.pieces, await this.events.of(view.id));
     return {
       ...view,
@@ -178,6 +188,9 @@ export class BatchService {
       stepsInAll: progress.pieces.reduce((sum, p) => sum + (p.rejected ? p.done.size : steps.length), 0),
       rejected: progress.pieces.filter((p) => p.rejected !== null).length,
       plannedEnd: chosenSchedule(plan).end,
+      materialId: plan.order.materialId,
+      blank: part.blank,
+      octagon: clipsCorners(part.pieces, part.outline),
     };
   }
 }

@@ -3,9 +3,11 @@ import { TypeOrmModule } from '@nestjs/typeorm';
 import { BatchEntity } from '../batch/batch.entity.js';
 import { OrderEntity, OrderLineEntity } from '../batch/order.entity.js';
 import { PlanVersionEntity } from '../batch/planVersion.entity.js';
+import { DryingBundleEntity } from '../drying/bundle.entity.js';
 import { KitEntity } from '../hardware/kit.entity.js';
 import { PatternEntity, PatternRevisionEntity } from '../pattern/pattern.entity.js';
 import { SampleEntity } from '../pattern/sample.entity.js';
+import { CuttingEntity, LedgerEntity, StockItemEntity } from '../stock/stock.entity.js';
 import { WorkshopEntity } from '../workshop/workshop.entity.js';
 import { RoleCheck } from './roleCheck.js';
 import type { Settings } from './settings.js';
@@ -21,6 +23,10 @@ const ENTITIES = [
   BatchEntity,
   PlanVersionEntity,
   SampleEntity,
+  StockItemEntity,
+  CuttingEntity,
+  LedgerEntity,
+  DryingBundleEntity,
 ];
 
 @Global()

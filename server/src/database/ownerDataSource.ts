@@ -1,8 +1,9 @@
 import { DataSource } from 'typeorm';
 import { Foundation1772000000001 } from './migrations/1-foundation.js';
 import { Samples1780000000002 } from './migrations/2-samples.js';
+import { Stock1795000000003 } from './migrations/3-stock.js';
 
-export const MIGRATIONS = [Foundation1772000000001, Samples1780000000002];
+export const MIGRATIONS = [Foundation1772000000001, Samples1780000000002, Stock1795000000003];
 
 /**
  * Connection of the owner, for migrations only.

@@ -7,12 +7,15 @@ import { AccessStore } from '../access/accessStore.js';
 import type { NewBatchDto } from '../batch/batch.dto.js';
 import { BatchService } from '../batch/batch.service.js';
 import { EventStore } from '../batch/eventStore.js';
+import { DryingService } from '../drying/drying.service.js';
+import { StockService } from '../stock/stock.service.js';
 import { WorkshopTransaction } from '../database/workshopTransaction.js';
 import { KitService } from '../hardware/kit.service.js';
 import type { PatternView } from '../pattern/pattern.dto.js';
 import { PatternService } from '../pattern/pattern.service.js';
 import { SampleService } from '../pattern/sample.service.js';
 import { demoPatterns } from './patterns.js';
+import { demoBundles, demoStock } from './stock.js';
 import { oldFinialSample } from './samples.js';
 import { demoEvents, scatter, type DemoRun } from './runs.js';
 import {
@@ -39,6 +42,8 @@ export class DemoService {
     private readonly batches: BatchService,
     private readonly events: EventStore,
     private readonly samples: SampleService,
+    private readonly stock: StockService,
+    private readonly drying: DryingService,
   ) {}
 
   async load(now: number): Promise<void> {
@@ -48,6 +53,7 @@ export class DemoService {
     await this.store.createWorkshop(workshop, DEMO_WORKSHOP_NAME, demoWorkshop(), owner, true);
     const token = await this.transaction.run(workshop, owner, async () => {
       const patterns = await this.loadPatterns();
+      await this.loadStock(now);
       await this.loadBatches(patterns, now);
       return (await this.access.invite('maker')).token;
     });
@@ -67,6 +73,20 @@ export class DemoService {
     }
     await this.samples.create(oldFinialSample());
     return [await this.reviseStopper(made[0] as PatternView), ...made.slice(1)];
+  }
+
+  /** Shelves, and wood that dries; some of it has been used or lost since it came. */
+  private async loadStock(now: number): Promise<void> {
+    const made = await this.stock.receive(demoStock(now));
+    const find = (label: string) => made.find((item) => item.label === label)?.id ?? '';
+    await this.stock.move(find('Slow epoxy'), { kind: 'used', amount: 455, note: 'handles and stoppers' });
+    await this.stock.move(find('P240 sheets'), { kind: 'used', amount: 21, note: '' });
+    await this.stock.move(find('Cherry squares 45'), {
+      kind: 'lost',
+      amount: 1,
+      note: 'split from end to end',
+    });
+    for (const bundle of demoBundles(now)) await this.drying.create(bundle);
   }
 
   /** A second revision, so that the history has something to tell. */

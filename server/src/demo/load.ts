@@ -3,6 +3,8 @@ import { NestFactory } from '@nestjs/core';
 import { AppModule } from '../app.module.js';
 import { AccessModule } from '../access/access.module.js';
 import { BatchModule } from '../batch/batch.module.js';
+import { DryingModule } from '../drying/drying.module.js';
+import { StockModule } from '../stock/stock.module.js';
 import { HardwareModule } from '../hardware/hardware.module.js';
 import { PatternModule } from '../pattern/pattern.module.js';
 import { ownerDataSource } from '../database/ownerDataSource.js';
@@ -15,7 +17,15 @@ class DemoModule {
   static with(settings: Settings) {
     return {
       module: DemoModule,
-      imports: [AppModule.with(settings), AccessModule, BatchModule, HardwareModule, PatternModule],
+      imports: [
+        AppModule.with(settings),
+        AccessModule,
+        BatchModule,
+        HardwareModule,
+        PatternModule,
+        StockModule,
+        DryingModule,
+      ],
       providers: [DemoService],
     };
   }

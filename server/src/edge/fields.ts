@@ -88,6 +88,20 @@ export const ChoicesField = (choices: readonly string[], o: Presence = {}): Prop
     IsIn(choices, { each: true, message: `each value of $property must be one of ${choices.join(', ')}.` }),
   );
 
+/** A list of short texts. */
+export const TextsField = (o: { max: number; most: number } & Presence): PropertyDecorator =>
+  applyDecorators(
+    ApiProperty({ type: [String], ...required(o) }),
+    ...presence(o),
+    IsArray({ message: '$property is missing. Give it as a list.' }),
+    ArrayMaxSize(o.most, { message: `$property has too many entries. At most ${o.most} are taken.` }),
+    IsString({ each: true, message: 'each value of $property must be text.' }),
+    MaxLength(o.max, {
+      each: true,
+      message: `each value of $property must have at most ${o.max} characters.`,
+    }),
+  );
+
 export const IdField = (o: Presence = {}): PropertyDecorator =>
   applyDecorators(
     ApiProperty({ type: String, format: 'uuid', nullable: o.nullable, ...required(o) }),

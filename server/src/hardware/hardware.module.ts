@@ -1,6 +1,12 @@
 import { Module } from '@nestjs/common';
 import { HardwareController } from './hardware.controller.js';
+import { LedgerModule } from '../stock/ledger.module.js';
 import { KitService } from './kit.service.js';
 
-@Module({ controllers: [HardwareController], providers: [KitService], exports: [KitService] })
+@Module({
+  imports: [LedgerModule],
+  controllers: [HardwareController],
+  providers: [KitService],
+  exports: [KitService],
+})
 export class HardwareModule {}

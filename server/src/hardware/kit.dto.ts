@@ -9,6 +9,8 @@ class KitBodyDto {
   @ChoiceField(['tapped-insert', 'self-tapping-stud', 'ferrule']) kind: Kit['kind'];
   @TextField({ min: 1, max: 80 }) name: string;
   @NumberField({ min: 0, max: 100_000, whole: true }) onHand: number;
+  @NumberField({ min: 0, max: 100_000_000, whole: true, optional: true }) cost?: number;
+  @NumberField({ min: 0, max: 100_000, whole: true, optional: true }) reorderAt?: number;
 }
 
 class TappedInsertDto extends KitBodyDto {

@@ -22,6 +22,7 @@ import {
   TextField,
 } from '../edge/fields.js';
 import { DimensionDto } from '../pattern/dimension.dto.js';
+import { MaterialDto } from './material.dto.js';
 
 const Id = () => TextField({ min: 1, max: 60 });
 const Name = () => TextField({ min: 1, max: 80 });
@@ -134,6 +135,20 @@ class SpeedBandDto {
   @NumberField({ min: 1000, max: 2_000_000 }) low: number;
   @NumberField({ min: 1000, max: 2_000_000 }) high: number;
 }
+class SawingDto {
+  @Millimetres(20) ripKerf: number;
+  @Millimetres(20) crossKerf: number;
+  @Millimetres(20) surfacing: number;
+  @Millimetres(300) endTrim: number;
+  @Millimetres(3000) leastOffcutLength: number;
+  @Millimetres(500) leastOffcutWidth: number;
+  @Millimetres(50) leaveOversize: number;
+  @Millimetres(200) splitDrift: number;
+}
+export class AirDto {
+  @NumberField({ min: -10, max: 80 }) temperature: number;
+  @NumberField({ min: 5, max: 98 }) humidity: number;
+}
 export class SchoolsDto {
   @ApiProperty() @ChoiceField(['rpm-diameter', 'surface-speed']) speed: SpeedSchool;
   @ApiProperty() @ChoiceField(['by-piece', 'by-operation']) batching: BatchingSchool;
@@ -155,6 +170,10 @@ class WorkshopBodyDto {
   @ObjectField(() => HoursDto) hours: HoursDto;
   @ObjectField(() => AllowancesDto) allowances: AllowancesDto;
   @ObjectField(() => SpeedBandDto) speedBand: SpeedBandDto;
+  @ListField(() => MaterialDto, { max: 200, optional: true }) materials?: MaterialDto[];
+  @ObjectField(() => SawingDto, { optional: true }) sawing?: SawingDto;
+  @ObjectField(() => AirDto, { optional: true }) air?: AirDto;
+  @TextField({ min: 3, max: 3, pattern: /^[A-Z]{3}$/, like: 'EUR', optional: true }) currency?: string;
 }
 
 export class ChangeWorkshopDto {

@@ -73,7 +73,23 @@ export function layoutProblems(
         .filter((b) => overlap(a, b))
         .map((b) => `Two blanks of ${stock.label} overlap at ${len(Math.max(a.x, b.x))} along it.`),
     ),
+    ...offcutProblems(cut, stock),
   ];
+}
+
+function offcutProblems(cut: BoardCut, stock: CutStock): string[] {
+  const inside = cut.offcuts.every(
+    (o) =>
+      o.x >= -SLACK &&
+      o.y >= -SLACK &&
+      o.x + o.length <= stock.length + SLACK &&
+      o.y + Math.min(o.width, stock.width) <= stock.width + SLACK,
+  );
+  const kept = cut.offcuts.reduce((sum, o) => sum + o.length * o.width * o.thickness * o.pieces, 0);
+  const free = cut.offcuts.every((o) => cut.blanks.every((b) => !overlap({ ...b, ...o }, b)));
+  return inside && free && kept <= stock.thickness * stock.width * stock.length + SLACK
+    ? []
+    : [`An offcut of ${stock.label} lies outside it or over a blank.`];
 }
 
 /** Sums of tenths in floating point. */

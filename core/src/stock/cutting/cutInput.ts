@@ -52,3 +52,17 @@ export const stockVolume = (s: CutStock): number =>
   s.form === 'rod' ? (Math.PI / 4) * s.width ** 2 * s.length : s.thickness * s.width * s.length;
 
 export const blankVolume = (d: CutDemand): number => d.section ** 2 * d.length;
+
+/**
+ * A short key of what a study was made from: FNV-1a (32 bit, twice with different seeds) over its JSON.
+ * A kept study whose key differs from that of the shelf today is stale.
+ */
+export function studyKey(input: CutInput): string {
+  const text = JSON.stringify(input);
+  const hash = (seed: number): string => {
+    let h = seed;
+    for (let i = 0; i < text.length; i++) h = Math.imul(h ^ text.charCodeAt(i), 0x01000193) >>> 0;
+    return h.toString(16).padStart(8, '0');
+  };
+  return hash(0x811c9dc5) + hash(0x9dc5811c);
+}

@@ -1,0 +1,49 @@
+import type { DryingBundle, DryingSchool } from '@compas/core';
+import { ApiProperty } from '@nestjs/swagger';
+import {
+  ChoiceField,
+  CoreType,
+  IdField,
+  ListField,
+  NumberField,
+  ObjectField,
+  TextField,
+} from '../edge/fields.js';
+import { AirDto } from '../workshop/workshop.dto.js';
+import { Day } from '../stock/stock.dto.js';
+
+class WeighingDto {
+  @Day() day: string;
+  @NumberField({ min: 1, max: 1_000_000 }) grams: number;
+}
+
+class BundleDto {
+  @TextField({ min: 1, max: 120 }) label: string;
+  @IdField({ nullable: true }) itemId: string | null;
+  @TextField({ min: 1, max: 60 }) materialId: string;
+  @NumberField({ min: 1, max: 5000, whole: true }) pieces: number;
+  @ChoiceField(['green', 'half-dry', 'dry']) school: DryingSchool;
+  @NumberField({ min: 4, max: 30 }) target: number;
+  @NumberField({ min: 5, max: 250, nullable: true }) startMoisture: number | null;
+  @ObjectField(() => AirDto, { nullable: true }) air: AirDto | null;
+  @ListField(() => WeighingDto, { max: 500 }) weighings: WeighingDto[];
+}
+
+export class NewBundleDto {
+  @CoreType('DryingBundle')
+  @ObjectField(() => BundleDto)
+  bundle: BundleDto;
+}
+
+export class ChangeBundleDto extends NewBundleDto {
+  /** version that was edited; another one in between is a conflict */
+  @NumberField({ min: 1, max: 1_000_000, whole: true }) basedOn: number;
+}
+
+export const bundleOf = (dto: NewBundleDto): DryingBundle => dto.bundle;
+
+export class BundleView {
+  @ApiProperty() id: string;
+  @ApiProperty() version: number;
+  @CoreType('DryingBundle') bundle: DryingBundle;
+}

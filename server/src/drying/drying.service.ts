@@ -1,0 +1,136 @@
+import { randomUUID } from 'node:crypto';
+import { Injectable } from '@nestjs/common';
+import {
+  airOf,
+  dayAfter,
+  dryingWood,
+  forecastOf,
+  weighingProblems,
+  type DryingBundle,
+  type DryingWood,
+} from '@compas/core';
+import ical from 'ical-generator';
+import { IsNull } from 'typeorm';
+import { WorkshopTransaction } from '../database/workshopTransaction.js';
+import { Problem } from '../edge/problem.js';
+import { WorkshopService } from '../workshop/workshop.service.js';
+import { DryingBundleEntity } from './bundle.entity.js';
+import type { BundleView } from './drying.dto.js';
+
+/** Days between two weighings of a bundle. */
+const WEIGH_EVERY = 7;
+
+/** The drying shelf: bundles and their weights. */
+@Injectable()
+export class DryingService {
+  constructor(
+    private readonly transaction: WorkshopTransaction,
+    private readonly workshop: WorkshopService,
+  ) {}
+
+  async list(): Promise<BundleView[]> {
+    const found = await this.transaction.manager.find(DryingBundleEntity, {
+      where: { takenOffAt: IsNull() },
+      order: { createdAt: 'ASC' },
+    });
+    return found.map(({ id, version, body }) => ({ id, version, bundle: body }));
+  }
+
+  /** The shelf as a plan needs to know it. */
+  async woods(): Promise<DryingWood[]> {
+    const air = airOf((await this.workshop.show()).body);
+    return (await this.list()).map(({ id, bundle }) => dryingWood(id, bundle, air));
+  }
+
+  async create(bundle: DryingBundle): Promise<BundleView> {
+    refuse(bundle);
+    const id = randomUUID();
+    const { workshopId } = this.transaction.acting;
+    await this.transaction.manager.insert(DryingBundleEntity, {
+      workshopId,
+      id,
+      body: bundle,
+      version: 1,
+      takenOffAt: null,
+    });
+    return { id, version: 1, bundle };
+  }
+
+  async change(id: string, bundle: DryingBundle, basedOn: number): Promise<BundleView> {
+    const before = await this.find(id);
+    if (before.version !== basedOn)
+      throw Problem.conflict(
+        `“${before.body.label}” was weighed or changed in between. Look at it again, then change it.`,
+      );
+    refuse(bundle);
+    const { workshopId } = this.transaction.acting;
+    const version = basedOn + 1;
+    await this.transaction.manager.update(DryingBundleEntity, { workshopId, id }, { body: bundle, version });
+    return { id, version, bundle };
+  }
+
+  async takeOff(id: string): Promise<void> {
+    await this.find(id);
+    const { workshopId } = this.transaction.acting;
+    await this.transaction.manager.update(DryingBundleEntity, { workshopId, id }, { takenOffAt: new Date() });
+  }
+
+  /** The days of the shelf as a calendar file: when each bundle is ready, and when it is next weighed. */
+  async calendar(now: Date): Promise<string> {
+    const { name, body } = await this.workshop.show();
+    const calendar = ical({
+      name: `Drying shelf, ${name}`,
+      prodId: { company: 'compas', product: 'drying-shelf' },
+    });
+    for (const { id, bundle } of await this.list()) {
+      const last = bundle.weighings[bundle.weighings.length - 1];
+      if (!last) continue;
+      const add = (what: string, day: string, summary: string, description: string) =>
+        calendar.createEvent({
+          id: `${what}-${id}@compas`,
+          start: new Date(day),
+          allDay: true,
+          stamp: now,
+          summary,
+          description,
+        });
+      add(
+        'weigh',
+        dayAfter(last.day, WEIGH_EVERY),
+        `Weigh: ${bundle.label}`,
+        `Last weight ${last.grams} g on ${last.day}.`,
+      );
+      const wood = dryingWood(id, bundle, airOf(body));
+      if (wood.readyOn === null) continue;
+      const read = forecastOf(bundle, airOf(body));
+      const range = read.ok && read.forecast.ready ? rangeWords(bundle, read.forecast.ready) : '';
+      add(
+        'ready',
+        wood.readyOn,
+        `Can be turned: ${bundle.label}`,
+        `Target ${bundle.target} % by its weights. ${range}`.trim(),
+      );
+    }
+    return calendar.toString();
+  }
+
+  private async find(id: string): Promise<DryingBundleEntity> {
+    const found = await this.transaction.manager.findOneBy(DryingBundleEntity, { id, takenOffAt: IsNull() });
+    if (!found) throw Problem.notFound('bundle on the drying shelf');
+    return found;
+  }
+}
+
+function refuse(bundle: DryingBundle): void {
+  const problems = weighingProblems(bundle.weighings);
+  if (problems.length > 0)
+    throw Problem.unusable(problems.map((p) => ({ field: `bundle.${p.field}`, why: p.why })));
+}
+
+function rangeWords(bundle: DryingBundle, ready: { earliest: number; latest: number | null }): string {
+  const first = bundle.weighings[0]?.day ?? '';
+  const earliest = dayAfter(first, Math.floor(ready.earliest));
+  return ready.latest === null
+    ? `Not before ${earliest}.`
+    : `Between ${earliest} and ${dayAfter(first, Math.ceil(ready.latest))}.`;
+}

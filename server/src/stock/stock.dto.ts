@@ -1,0 +1,165 @@
+import type { LedgerKind, NewStockItem, PriceUnit, StockItem } from '@compas/core';
+import { ApiProperty } from '@nestjs/swagger';
+import {
+  BooleanField,
+  ChoiceField,
+  CoreType,
+  IdField,
+  ListField,
+  NumberField,
+  ObjectField,
+  TextField,
+} from '../edge/fields.js';
+import { DimensionDto } from '../pattern/dimension.dto.js';
+
+const Length = () => ObjectField(() => DimensionDto);
+const Place = () => NumberField({ min: -20_000, max: 20_000 });
+const DAY = { max: 10, pattern: /^\d{4}-\d{2}-\d{2}$/, like: '2026-03-20' };
+export const Day = (o: { nullable?: boolean } = {}) => TextField({ ...DAY, ...o });
+
+class PriceDto {
+  @NumberField({ min: 0, max: 100_000_000, whole: true }) minor: number;
+  @TextField({ max: 3, min: 3, pattern: /^[A-Z]{3}$/, like: 'EUR' }) currency: string;
+  @ChoiceField(['piece', 'm', 'm²', 'm³', 'kg']) per: PriceUnit;
+}
+
+class StockBodyDto {
+  @ChoiceField(['board', 'square', 'rod', 'tip', 'log', 'blank', 'consumable']) kind: StockItem['kind'];
+  @TextField({ min: 1, max: 120 }) label: string;
+  @TextField({ max: 80 }) place: string;
+  @ObjectField(() => PriceDto, { nullable: true }) price: PriceDto | null;
+  @NumberField({ min: 0, max: 1_000_000, nullable: true }) reorderAt: number | null;
+}
+
+class WoodDto extends StockBodyDto {
+  @TextField({ min: 1, max: 60 }) materialId: string;
+  @NumberField({ min: 0, max: 200, nullable: true }) moisture: number | null;
+  @TextField({ max: 200 }) origin: string;
+  @BooleanField() offcut: boolean;
+}
+
+class ZoneDto {
+  @Place() from: number;
+  @Place() to: number;
+  @Place() low: number;
+  @Place() high: number;
+  @TextField({ max: 60 }) why: string;
+}
+
+class BoardDto extends WoodDto {
+  @Length() thickness: DimensionDto;
+  @Length() width: DimensionDto;
+  @Length() length: DimensionDto;
+  @ListField(() => ZoneDto, { max: 30 }) zones: ZoneDto[];
+}
+class SquareDto extends WoodDto {
+  @Length() side: DimensionDto;
+  @Length() length: DimensionDto;
+}
+class RodDto extends WoodDto {
+  @Length() diameter: DimensionDto;
+  @Length() length: DimensionDto;
+}
+class TipDto extends WoodDto {
+  @Length() thickEnd: DimensionDto;
+  @Length() thinEnd: DimensionDto;
+  @Length() length: DimensionDto;
+}
+class PithDto {
+  @Place() x: number;
+  @Place() y: number;
+}
+class LogDto extends WoodDto {
+  @Length() buttDiameter: DimensionDto;
+  @Length() topDiameter: DimensionDto;
+  @Length() length: DimensionDto;
+  @ObjectField(() => PithDto) pith: PithDto;
+  @Length() sapwood: DimensionDto;
+  @Day({ nullable: true }) felled: string | null;
+}
+class BlankDto extends WoodDto {
+  @ChoiceField(['square', 'octagon', 'round']) form: 'square' | 'octagon' | 'round';
+  @Length() size: DimensionDto;
+  @Length() length: DimensionDto;
+  @IdField({ nullable: true }) batchId: string | null;
+}
+class ConsumableDto extends StockBodyDto {
+  @ChoiceField(['abrasive', 'finish', 'glue']) what: string;
+  @ChoiceField(['sheets', 'm', 'ml', 'g', 'pieces']) unit: string;
+  @Day({ nullable: true }) opened: string | null;
+  @Day({ nullable: true }) expires: string | null;
+}
+
+const KINDS = {
+  board: BoardDto,
+  square: SquareDto,
+  rod: RodDto,
+  tip: TipDto,
+  log: LogDto,
+  blank: BlankDto,
+  consumable: ConsumableDto,
+};
+
+/** So many of an item that came in. */
+export class ReceivedDto {
+  @CoreType('NewStockItem')
+  @ObjectField(() => StockBodyDto, { kinds: KINDS })
+  item: StockBodyDto;
+  @NumberField({ min: 0.001, max: 1_000_000 }) amount: number;
+}
+
+export class ReceiveDto {
+  @ApiProperty({ type: [ReceivedDto] })
+  @ListField(() => ReceivedDto, { max: 2000 })
+  received: ReceivedDto[];
+}
+
+export class ChangeStockDto {
+  @CoreType('NewStockItem')
+  @ObjectField(() => StockBodyDto, { kinds: KINDS })
+  item: StockBodyDto;
+  /** version that was edited; another one in between is a conflict */
+  @NumberField({ min: 1, max: 1_000_000, whole: true }) basedOn: number;
+}
+
+export class MoveDto {
+  @ChoiceField(['received', 'used', 'lost', 'corrected']) kind: Exclude<LedgerKind, 'cut'>;
+  /** for corrected: what was counted; otherwise what came or went */
+  @NumberField({ min: 0, max: 1_000_000 }) amount: number;
+  @TextField({ max: 200 }) note: string;
+}
+
+/** What is wanted of a log that is split, and what came out of it. */
+export class SplitDto {
+  @NumberField({ min: 2, max: 12, whole: true }) sectors: number;
+  @NumberField({ min: 5, max: 1000 }) diameter: number;
+  @NumberField({ min: 10, max: 5000 }) length: number;
+  @NumberField({ min: 0, max: 500 }) pithClearance: number;
+  @BooleanField() heartOnly: boolean;
+  /** billets that really came out of it */
+  @NumberField({ min: 1, max: 5000, whole: true }) billets: number;
+}
+
+/** The DTO of each kind holds exactly the fields of the core's item of that kind, but for the id. */
+export const itemOf = (dto: { item: StockBodyDto }): NewStockItem =>
+  ({ ...dto.item }) as unknown as NewStockItem;
+
+export class HeldStockView {
+  @CoreType('StockItem') item: StockItem;
+  @ApiProperty() amount: number;
+  @ApiProperty({ description: 'worth of all of it, minor units' }) cost: number;
+  @ApiProperty() version: number;
+}
+
+export class LedgerLineView {
+  @ApiProperty() id: string;
+  @ApiProperty() at: string;
+  @ApiProperty({ enum: ['stock', 'kit'] }) shelf: 'stock' | 'kit';
+  @ApiProperty() itemId: string;
+  @ApiProperty() label: string;
+  @ApiProperty({ enum: ['received', 'cut', 'used', 'lost', 'corrected'] }) kind: LedgerKind;
+  @ApiProperty() amount: number;
+  @ApiProperty() cost: number;
+  @ApiProperty() note: string;
+  @ApiProperty({ type: String, nullable: true }) cuttingId: string | null;
+}

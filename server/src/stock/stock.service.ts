@@ -1,0 +1,241 @@
+import { randomUUID } from 'node:crypto';
+import { Injectable } from '@nestjs/common';
+import {
+  currencyOf,
+  dim,
+  logPlan,
+  materialById,
+  sawingOf,
+  stockProblems,
+  worthOf,
+  type BilletWish,
+  type Log,
+  type NewStockItem,
+  type StockItem,
+} from '@compas/core';
+import { WorkshopTransaction } from '../database/workshopTransaction.js';
+import { Problem } from '../edge/problem.js';
+import { WorkshopService } from '../workshop/workshop.service.js';
+import { LedgerService } from './ledger.service.js';
+import {
+  itemOf,
+  type HeldStockView,
+  type LedgerLineView,
+  type MoveDto,
+  type ReceivedDto,
+  type SplitDto,
+} from './stock.dto.js';
+import { StockItemEntity } from './stock.entity.js';
+
+/** What lies on the shelves, and every move of it through the ledger. */
+@Injectable()
+export class StockService {
+  constructor(
+    private readonly transaction: WorkshopTransaction,
+    private readonly ledger: LedgerService,
+    private readonly workshop: WorkshopService,
+  ) {}
+
+  async list(): Promise<HeldStockView[]> {
+    const holdings = await this.ledger.holdings();
+    const items = await this.transaction.manager.find(StockItemEntity);
+    return items
+      .map((e) => ({
+        item: stockItem(e),
+        version: e.version,
+        ...(holdings.get(e.id) ?? { amount: 0, cost: 0 }),
+      }))
+      .sort((a, b) => a.item.label.localeCompare(b.item.label));
+  }
+
+  async ledgerLines(): Promise<LedgerLineView[]> {
+    const lines = await this.ledger.lines();
+    return lines.map(({ id, at, shelf, itemId, label, kind, amount, cost, note, cuttingId }) => ({
+      id,
+      at: at.toISOString(),
+      shelf,
+      itemId,
+      label,
+      kind,
+      amount,
+      cost,
+      note,
+      cuttingId,
+    }));
+  }
+
+  async find(id: string): Promise<StockItem> {
+    return stockItem(await this.entity(id));
+  }
+
+  /** Takes in everything or nothing. */
+  async receive(received: readonly ReceivedDto[]): Promise<StockItem[]> {
+    const problems = received.flatMap((r, i) =>
+      this.problemsOf(itemOf(r)).map((p) => ({ field: `received.${i}.${p.field}`, why: p.why })),
+    );
+    if (problems.length > 0) throw Problem.unusable(problems);
+    const made: StockItem[] = [];
+    for (const dto of received) {
+      const item = await this.create(itemOf(dto));
+      await this.book(item, dto.amount, (await this.worth(item)) * dto.amount, 'received', '');
+      made.push(item);
+    }
+    return made;
+  }
+
+  /** Puts a new item on the shelf; what is there of it follows through the ledger. */
+  async create(item: NewStockItem): Promise<StockItem> {
+    const id = randomUUID();
+    const { workshopId } = this.transaction.acting;
+    await this.transaction.manager.insert(StockItemEntity, {
+      workshopId,
+      id,
+      kind: item.kind,
+      body: item,
+      version: 1,
+    });
+    return { ...item, id };
+  }
+
+  async change(id: string, item: NewStockItem, basedOn: number): Promise<StockItem> {
+    const before = await this.entity(id);
+    if (before.version !== basedOn)
+      throw Problem.conflict(
+        `“${before.body.label}” was changed in between. Look at it again, then change it.`,
+      );
+    if (before.kind !== item.kind)
+      throw Problem.unusable([
+        { field: 'item.kind', why: `A ${before.kind} does not become a ${item.kind}. Enter it anew.` },
+      ]);
+    const problems = this.problemsOf(item);
+    if (problems.length > 0) throw Problem.unusable(problems);
+    const { workshopId } = this.transaction.acting;
+    await this.transaction.manager.update(
+      StockItemEntity,
+      { workshopId, id },
+      { body: item, version: basedOn + 1 },
+    );
+    return { ...item, id };
+  }
+
+  async move(id: string, { kind, amount, note }: MoveDto): Promise<void> {
+    const item = await this.find(id);
+    const line = { shelf: 'stock' as const, itemId: id, label: item.label, amount, note };
+    if (kind === 'corrected') return this.ledger.count(line, await this.worth(item));
+    if (amount <= 0)
+      throw Problem.unusable([
+        { field: 'amount', why: 'Nothing comes or goes with an amount of 0. Give more.' },
+      ]);
+    if (kind === 'received')
+      return this.book(item, amount, (await this.worth(item)) * amount, 'received', note);
+    await this.ledger.take({ ...line, kind });
+  }
+
+  /** Splits one log: it leaves the shelf, its billets come onto it with its cost, moisture and origin. */
+  async split(id: string, dto: SplitDto): Promise<StockItem> {
+    const log = await this.find(id);
+    if (log.kind !== 'log') throw Problem.unusable([{ field: 'id', why: `“${log.label}” is no log.` }]);
+    const { sectors, billets, ...wish } = dto;
+    await this.refuseImpossible(log, wish, sectors, billets);
+    const cuttingId = randomUUID();
+    const cost = await this.ledger.take({
+      shelf: 'stock',
+      itemId: id,
+      label: log.label,
+      kind: 'cut',
+      amount: 1,
+      note: `split into ${sectors}`,
+      cuttingId,
+    });
+    const { materialId, moisture, origin, place } = log;
+    const made = await this.create({
+      kind: 'blank',
+      form: 'round',
+      label: `Billet ${Math.round(dto.diameter)}, from ${log.label}`,
+      size: dim(dto.diameter),
+      length: dim(dto.length),
+      materialId,
+      moisture,
+      origin: origin || log.label,
+      place,
+      price: null,
+      reorderAt: null,
+      offcut: false,
+      batchId: null,
+    });
+    await this.book(made, billets, cost, 'cut', `from ${log.label}`, cuttingId);
+    return made;
+  }
+
+  private async refuseImpossible(
+    log: Log,
+    wish: BilletWish,
+    sectors: number,
+    billets: number,
+  ): Promise<void> {
+    const { body } = await this.workshop.show();
+    const { ways, findings } = logPlan(log, wish, sawingOf(body));
+    const stop = findings.find((f) => f.severity === 'stop');
+    if (stop)
+      throw Problem.unusable([
+        { field: 'diameter', why: `${stop.what} ${stop.remedy}`.replace(/[⟦⟧]/g, '') },
+      ]);
+    const most = Math.max(...ways.map((w) => w.total));
+    if (billets > 2 * most)
+      throw Problem.unusable([
+        {
+          field: 'billets',
+          why: `${billets} billets out of ${sectors} sectors is more than twice the ${most} that fit at best. Count again.`,
+        },
+      ]);
+  }
+
+  /** What one piece is worth by its price, minor units; 0 when nobody knows. */
+  private async worth(item: StockItem): Promise<number> {
+    const { body } = await this.workshop.show();
+    const density =
+      'materialId' in item ? (materialById(item.materialId, body.materials)?.density ?? null) : null;
+    const { price } = item;
+    if (price !== null && price.currency !== currencyOf(body))
+      throw Problem.unusable([
+        {
+          field: 'item.price.currency',
+          why: `The price is in ${price.currency}; this workshop counts in ${currencyOf(body)}. Give it in ${currencyOf(body)}.`,
+        },
+      ]);
+    return worthOf(item, density) ?? 0;
+  }
+
+  private book(
+    item: StockItem,
+    amount: number,
+    cost: number,
+    kind: 'received' | 'cut',
+    note: string,
+    cuttingId?: string,
+  ): Promise<void> {
+    return this.ledger.write([
+      {
+        shelf: 'stock',
+        itemId: item.id,
+        label: item.label,
+        kind,
+        amount,
+        cost: Math.round(cost),
+        note,
+        cuttingId,
+      },
+    ]);
+  }
+
+  private problemsOf = (item: NewStockItem) =>
+    stockProblems(item).map(({ field, why }) => ({ field: `item.${field}`, why }));
+
+  private async entity(id: string): Promise<StockItemEntity> {
+    const found = await this.transaction.manager.findOneBy(StockItemEntity, { id });
+    if (!found) throw Problem.notFound('stock');
+    return found;
+  }
+}
+
+const stockItem = ({ id, body }: StockItemEntity): StockItem => ({ ...body, id });
