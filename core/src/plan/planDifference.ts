@@ -35,6 +35,8 @@ export function planDifference(before: Plan, after: Plan): string[] {
     words.push(
       `Blank ${len(now.blank.section)} square, ${len(now.blank.length)} long instead of ${len(old.blank.section)}, ${len(old.blank.length)}.`,
     );
+  if (old.pieces === now.pieces && before.byPiece.start !== after.byPiece.start)
+    words.push(`Begins ${after.byPiece.start.slice(0, 10)} instead of ${before.byPiece.start.slice(0, 10)}.`);
   const known = new Set(before.findings.map((f) => f.id));
   words.push(
     ...after.findings

@@ -140,6 +140,8 @@ export class DemoService {
       check: stopperCheck,
     });
     await this.order(lightPull, 'Marrowfield Guesthouse', 20, now + DAY, now + 14 * DAY, 'wax');
+    await this.order(handle, 'Hobb Lane Allotments', 14, now + 2 * DAY, now + 20 * DAY, 'oil');
+    await this.order(stopper, 'Sedgewater Inn', 18, now + 3 * DAY, now + 24 * DAY, 'polish');
   }
 
   private async order(

@@ -1,4 +1,4 @@
-import type { Kit, NewKit, PatternBody, Workshop } from '@compas/core';
+import type { DryingBundle, Kit, NewKit, NewStockItem, PatternBody, Workshop } from '@compas/core';
 import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
 import { ask } from './client.js';
 import type { Schemas } from './problem.js';
@@ -75,6 +75,50 @@ export const batchQuery = (id: string) =>
     queryKey: ['batches', id],
     queryFn: () => ask('get', '/api/batches/{id}', { params: { path: { id } } }),
   });
+
+export type HeldStock = Schemas['HeldStockView'];
+export type Cutting = Schemas['CuttingView'];
+export type Bundle = Schemas['BundleView'];
+
+export const stockQuery = queryOptions({
+  queryKey: ['stock'],
+  queryFn: () => ask('get', '/api/stock'),
+});
+
+export const ledgerQuery = queryOptions({
+  queryKey: ['stock', 'ledger'],
+  queryFn: () => ask('get', '/api/stock/ledger'),
+});
+
+export const cuttingsQuery = queryOptions({
+  queryKey: ['cuttings'],
+  queryFn: () => ask('get', '/api/cuttings'),
+});
+
+export const dryingQuery = queryOptions({
+  queryKey: ['drying'],
+  queryFn: () => ask('get', '/api/drying'),
+});
+
+export const receiveStock = (received: { item: NewStockItem; amount: number }[]) =>
+  ask('post', '/api/stock', { body: { received } });
+export const changeStock = ({ id, ...body }: { id: string; item: NewStockItem; basedOn: number }) =>
+  ask('put', '/api/stock/{id}', { params: { path: { id } }, body });
+export const moveStock = ({ id, ...body }: Schemas['MoveDto'] & { id: string }) =>
+  ask('post', '/api/stock/{id}/moves', { params: { path: { id } }, body });
+export const splitLog = ({ id, ...body }: Schemas['SplitDto'] & { id: string }) =>
+  ask('post', '/api/stock/{id}/split', { params: { path: { id } }, body });
+
+export const keepCutting = (body: Schemas['KeepCuttingDto']) => ask('post', '/api/cuttings', { body });
+export const recordCutting = (id: string) =>
+  ask('post', '/api/cuttings/{id}/record', { params: { path: { id } } });
+export const removeCutting = (id: string) =>
+  ask('delete', '/api/cuttings/{id}', { params: { path: { id } } });
+
+export const layBundle = (bundle: DryingBundle) => ask('post', '/api/drying', { body: { bundle } });
+export const changeBundle = ({ id, ...body }: { id: string; bundle: DryingBundle; basedOn: number }) =>
+  ask('put', '/api/drying/{id}', { params: { path: { id } }, body });
+export const takeOffBundle = (id: string) => ask('delete', '/api/drying/{id}', { params: { path: { id } } });
 
 /** A change on the server, after which the named queries are asked anew. */
 export function useChange<Input, Output>(change: (input: Input) => Promise<Output>, ...stale: string[]) {

@@ -37,6 +37,14 @@ const PatternScreen = lazy(() => import('../pattern/PatternScreen.js'));
 const DraftPlan = lazy(() => import('../plan/DraftPlan.js'));
 const BatchPlan = lazy(() => import('../plan/BatchPlan.js'));
 const WorkshopScreen = lazy(() => import('../workshop/WorkshopScreen.js'));
+const StockFrame = lazy(() => import('../stock/StockFrame.js'));
+const ShelfScreen = lazy(() => import('../stock/ShelfScreen.js'));
+const CuttingScreen = lazy(() => import('../stock/CuttingScreen.js'));
+const LogScreen = lazy(() => import('../stock/LogScreen.js'));
+const CylinderScreen = lazy(() => import('../stock/CylinderScreen.js'));
+const DryingScreen = lazy(() => import('../stock/DryingScreen.js'));
+const MaterialsScreen = lazy(() => import('../stock/MaterialsScreen.js'));
+const LedgerScreen = lazy(() => import('../stock/LedgerScreen.js'));
 const RunScreen = lazy(() => import('../run/RunScreen.js'));
 const TwinsScreen = lazy(() => import('../twins/TwinsScreen.js'));
 
@@ -54,6 +62,19 @@ const router = createBrowserRouter([
       { path: '/patterns/:id/compare', element: <CompareScreen /> },
       { path: '/patterns/:id', element: <PatternScreen /> },
       { path: '/patterns/:id/plan/:stage?', element: <DraftPlan /> },
+      {
+        path: '/stock',
+        element: <StockFrame />,
+        children: [
+          { index: true, element: <ShelfScreen /> },
+          { path: 'cutting/:id?', element: <CuttingScreen /> },
+          { path: 'logs/:id?', element: <LogScreen /> },
+          { path: 'cylinder', element: <CylinderScreen /> },
+          { path: 'drying/:id?', element: <DryingScreen /> },
+          { path: 'materials/:id?', element: <MaterialsScreen /> },
+          { path: 'ledger', element: <LedgerScreen /> },
+        ],
+      },
       { path: '/batches/:id/twins', element: <TwinsScreen /> },
       { path: '/batches/:id/:stage?', element: <BatchPlan /> },
       { path: '/workshop/:section?', element: <WorkshopScreen /> },

@@ -44,13 +44,25 @@ export function Shell() {
 const PLACES = [
   { to: '/', label: 'Bench' },
   { to: '/patterns', label: 'Patterns' },
+  { to: '/stock', label: 'Stock' },
   { to: '/workshop', label: 'Workshop' },
 ];
 
 function Header({ session }: { session: Session }) {
   const navigate = useNavigate();
   const leave = useChange(signOut, 'session');
-  const change = useChange(enterWorkshop, 'session', 'workshop', 'patterns', 'batches', 'kits', 'members');
+  const change = useChange(
+    enterWorkshop,
+    'session',
+    'workshop',
+    'patterns',
+    'batches',
+    'kits',
+    'members',
+    'stock',
+    'cuttings',
+    'drying',
+  );
   return (
     <header className="shell-head">
       <span className="shell-name">

@@ -6,6 +6,7 @@ import { clockWords, dayWords, onClock } from '../ui/clock.js';
 import { Say } from '../ui/Length.js';
 import { Trouble } from '../ui/Trouble.js';
 import { useNow } from '../ui/useNow.js';
+import { BenchStock } from './BenchStock.js';
 import './bench.css';
 
 /** Home: what can go on now, what waits until when, what is due. One next action per batch. */
@@ -39,6 +40,7 @@ export default function Bench() {
         timeZone={timeZone}
         now={now}
       />
+      <BenchStock workshop={workshop.data.body} now={now} />
     </div>
   );
 }

@@ -8,17 +8,18 @@ import {
   type PartPlan,
 } from '@compas/core';
 import { useCallback, useState } from 'react';
-import { materialById } from '@compas/core';
 import { HandleLayer, type HandleMove } from '../strip/HandleLayer.js';
 import { HardwareLayer } from '../strip/layers.js';
 import { AxesLayer, DecorationLayer } from '../strip/partLayers.js';
 import { useFrame } from '../strip/frame.js';
 import { Strip } from '../strip/Strip.js';
 import { changeTurning } from './editing.js';
+import { useMaterials } from '../ui/useMaterials.js';
 import { useEditor } from './editor.js';
 
 /** The strip of the editor: drawn from the pattern at once, its sizes taken hold of in place. */
 export function EditorStrip({ planned, findings }: { planned: PartPlan | null; findings: Finding[] }) {
+  const materials = useMaterials();
   const { body, outline, spot, part, turning, change, selected, select } = useEditor();
   const [held, setHeld] = useState(false);
   const own = planned?.partId === part.id ? planned : null;
@@ -37,7 +38,7 @@ export function EditorStrip({ planned, findings }: { planned: PartPlan | null; f
       outline={outline}
       holes={main ? (own?.holes ?? part.holes) : []}
       bores={main ? (part.crossHoles ?? []).map((hole) => boreOf(hole, outline)) : []}
-      tone={materialById(part.materialId)?.tone ?? 'honey'}
+      tone={materials.find((m) => m.id === part.materialId)?.tone ?? 'honey'}
       headstockEnd={own?.mount.headstockEnd ?? 'reference'}
       held={held}
       edited

@@ -1,6 +1,5 @@
 import {
   dim,
-  MATERIALS,
   type Dimension,
   type FittedHardware,
   type Kit,
@@ -10,6 +9,7 @@ import {
 import { Button, Select } from 'antd';
 import { memo } from 'react';
 import { Length } from '../ui/Length.js';
+import { useMaterials } from '../ui/useMaterials.js';
 import { LengthInput } from '../ui/LengthInput.js';
 import { changePart, changeTurning, fitKit } from './editing.js';
 import { useEditor, useEditorActions } from './editor.js';
@@ -52,6 +52,7 @@ export function HardwarePanel({ kits, hardware }: { kits: Kit[]; hardware: Plann
 /** Drawn anew only when something it shows has changed: its lists cost more than the whole strip. */
 const HardwareFields = memo(function HardwareFields(props: HardwareFieldsProps) {
   const { kits, fitted, mating, startDiameter, materialId, usedBy, longest, total } = props;
+  const materials = useMaterials();
   const { spot, update } = useEditorActions();
   const meets = (diameter: number) =>
     update((body) =>
@@ -83,7 +84,7 @@ const HardwareFields = memo(function HardwareFields(props: HardwareFieldsProps) 
           onChange={(id) =>
             update((body) => changePart(body, spot.partId, (p) => ({ ...p, materialId: id })))
           }
-          options={MATERIALS.map((m) => ({ value: m.id, label: m.name }))}
+          options={materials.map((m) => ({ value: m.id, label: m.name }))}
         />
       </label>
       <label className="column" style={{ gap: 2 }}>

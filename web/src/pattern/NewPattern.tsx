@@ -1,6 +1,5 @@
 import {
   dim,
-  MATERIALS,
   outlineOf,
   STARTING_FORMS,
   type Dimension,
@@ -13,6 +12,7 @@ import { Link, useNavigate } from 'react-router';
 import { createPattern, useChange } from '../api/queries.js';
 import { Silhouette } from '../strip/Silhouette.js';
 import { LengthInput } from '../ui/LengthInput.js';
+import { useMaterials } from '../ui/useMaterials.js';
 import { Trouble } from '../ui/Trouble.js';
 import { ImportFile } from './ImportFile.js';
 import type { Imported } from './importing.js';
@@ -22,6 +22,7 @@ const [FIRST_FORM] = STARTING_FORMS;
 
 /** A new pattern from a starting form: only the sizes a person knows are asked. */
 export default function NewPattern() {
+  const materials = useMaterials();
   const [form, setForm] = useState(FIRST_FORM);
   const [sizes, setSizes] = useState<Record<string, Dimension>>({});
   const [name, setName] = useState('');
@@ -84,7 +85,7 @@ export default function NewPattern() {
               aria-label="Usual material"
               value={materialId}
               onChange={setMaterialId}
-              options={MATERIALS.map((m) => ({ value: m.id, label: m.name }))}
+              options={materials.map((m) => ({ value: m.id, label: m.name }))}
             />
           </label>
           {file ? (

@@ -84,7 +84,7 @@ function Kept({ batch }: { batch: BatchDetail }) {
         </>
       }
     >
-      <StageWork plan={plan} other={other} stage={stage} />
+      <StageWork plan={plan} other={other} stage={stage} batchId={batch.id} />
     </WorkScreen>
   );
 }

@@ -1,14 +1,16 @@
-import type { PlanInputs, Schools, Stage } from '@compas/core';
+import { airOf, dryingWood, type PlanInputs, type Schools, type Stage } from '@compas/core';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import {
   createBatch,
+  dryingQuery,
   kitsQuery,
   patternQuery,
   useChange,
   workshopQuery,
+  type Bundle,
   type Pattern,
 } from '../api/queries.js';
 import type { Kit, Workshop } from '@compas/core';
@@ -29,9 +31,18 @@ export default function DraftPlan() {
   const pattern = useQuery(patternQuery(id));
   const workshop = useQuery(workshopQuery);
   const kits = useQuery(kitsQuery);
+  const drying = useQuery(dryingQuery);
   if (pattern.isError) return <Trouble error={pattern.error} />;
-  if (!pattern.data || !workshop.data || !kits.data) return null;
-  return <Drafting key={id} pattern={pattern.data} workshop={workshop.data.body} kits={kits.data} />;
+  if (!pattern.data || !workshop.data || !kits.data || !drying.data) return null;
+  return (
+    <Drafting
+      key={id}
+      pattern={pattern.data}
+      workshop={workshop.data.body}
+      kits={kits.data}
+      bundles={drying.data}
+    />
+  );
 }
 
 /** The other way of choosing speeds, to set beside. */
@@ -40,7 +51,14 @@ export const otherSchools = (schools: Schools): Schools => ({
   speed: schools.speed === 'rpm-diameter' ? 'surface-speed' : 'rpm-diameter',
 });
 
-function Drafting({ pattern, workshop, kits }: { pattern: Pattern; workshop: Workshop; kits: Kit[] }) {
+interface DraftingProps {
+  pattern: Pattern;
+  workshop: Workshop;
+  kits: Kit[];
+  bundles: Bundle[];
+}
+
+function Drafting({ pattern, workshop, kits, bundles }: DraftingProps) {
   const [search, setSearch] = useSearchParams();
   const [opened] = useState(() => Date.now());
   const stage = stageOf(useParams().stage, 'stock');
@@ -50,9 +68,19 @@ function Drafting({ pattern, workshop, kits }: { pattern: Pattern; workshop: Wor
     () => draftFrom(search, pattern.body, workshop, opened),
     [search, pattern.body, workshop, opened],
   );
+  const woods = useMemo(
+    () => bundles.map(({ id, bundle }) => dryingWood(id, bundle, airOf(workshop))),
+    [bundles, workshop],
+  );
   const inputs = useMemo<PlanInputs>(
-    () => ({ pattern: pattern.body, workshop, stock: { kits }, order: draft.order, schools: draft.schools }),
-    [pattern.body, workshop, kits, draft],
+    () => ({
+      pattern: pattern.body,
+      workshop,
+      stock: { kits, drying: woods },
+      order: draft.order,
+      schools: draft.schools,
+    }),
+    [pattern.body, workshop, kits, woods, draft],
   );
   const others = useMemo(() => ({ ...inputs, schools: otherSchools(inputs.schools) }), [inputs]);
   const plan = usePlan(inputs);
@@ -99,7 +127,13 @@ function Drafting({ pattern, workshop, kits }: { pattern: Pattern; workshop: Wor
       strip={<StageStrip plan={plan} stage={stage} />}
       band={
         <>
-          <OrderBand draft={draft} workshop={workshop} set={set} parts={pattern.body.parts}>
+          <OrderBand
+            draft={draft}
+            workshop={workshop}
+            set={set}
+            parts={pattern.body.parts}
+            woods={woods.filter((w) => w.materialId === draft.order.materialId)}
+          >
             <Button type="primary" size="large" loading={create.isPending} onClick={keep}>
               Keep the plan
             </Button>

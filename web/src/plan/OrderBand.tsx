@@ -1,4 +1,4 @@
-import { MATERIALS, type Workshop } from '@compas/core';
+import { materialsOf, type DryingWood, type Workshop } from '@compas/core';
 import { DatePicker, Input, InputNumber, Select } from 'antd';
 import dayjs from 'dayjs';
 import type { ReactNode } from 'react';
@@ -10,11 +10,14 @@ interface OrderBandProps {
   /** changes one choice in the address */
   set: (key: string, value: string | null) => void;
   parts: readonly { id: string; name: string }[];
+  /** wood of the chosen material that still dries */
+  woods: readonly DryingWood[];
   children: ReactNode;
 }
 
 const DAY = 'YYYY-MM-DD';
 const CLOCK = 'HH:mm';
+const DRY_STOCK = 'dry';
 
 /** The order and its choices, always in sight while the plan is being made. */
 export function OrderBand({
@@ -22,6 +25,7 @@ export function OrderBand({
   workshop,
   set,
   parts,
+  woods,
   children,
 }: OrderBandProps) {
   return (
@@ -76,10 +80,29 @@ export function OrderBand({
           aria-label="Material"
           value={order.materialId}
           onChange={(id) => set('material', id)}
-          options={MATERIALS.map((m) => ({ value: m.id, label: m.name }))}
-          style={{ width: 130 }}
+          showSearch={{ optionFilterProp: 'label' }}
+          options={materialsOf(workshop.materials).map((m) => ({ value: m.id, label: m.name }))}
+          style={{ width: 150 }}
         />
       </label>
+      {woods.length > 0 && (
+        <label>
+          Wood
+          <Select
+            aria-label="Wood"
+            value={order.woodId ?? DRY_STOCK}
+            onChange={(id) => set('wood', id === DRY_STOCK ? null : id)}
+            options={[
+              { value: DRY_STOCK, label: 'dry stock' },
+              ...woods.map((w) => ({
+                value: w.id,
+                label: `${w.label}, ${w.readyOn === null ? 'nobody knows when' : `from ${w.readyOn}`}`,
+              })),
+            ]}
+            style={{ width: 250 }}
+          />
+        </label>
+      )}
       <label>
         Finish
         <Select

@@ -1,7 +1,15 @@
+import { airOf, dryingWood } from '@compas/core';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useEffect, useState } from 'react';
-import { kitsQuery, replanBatch, useChange, workshopQuery, type BatchDetail } from '../api/queries.js';
+import {
+  dryingQuery,
+  kitsQuery,
+  replanBatch,
+  useChange,
+  workshopQuery,
+  type BatchDetail,
+} from '../api/queries.js';
 import { Say } from '../ui/Length.js';
 import { Trouble } from '../ui/Trouble.js';
 import { planning } from '../workers/usePlan.js';
@@ -10,16 +18,19 @@ import { planning } from '../workers/usePlan.js';
 export function Replan({ batch, onDone }: { batch: BatchDetail; onDone: () => void }) {
   const workshop = useQuery(workshopQuery);
   const kits = useQuery(kitsQuery);
+  const bundles = useQuery(dryingQuery);
   const [words, setWords] = useState<string[] | null>(null);
   const replan = useChange(replanBatch, 'batches');
   const { inputs, plan } = batch.snapshot;
   useEffect(() => {
-    if (!workshop.data || !kits.data) return;
-    const now = { ...inputs, workshop: workshop.data.body, stock: { kits: kits.data } };
+    if (!workshop.data || !kits.data || !bundles.data) return;
+    const air = airOf(workshop.data.body);
+    const drying = bundles.data.map(({ id, bundle }) => dryingWood(id, bundle, air));
+    const now = { ...inputs, workshop: workshop.data.body, stock: { kits: kits.data, drying } };
     void planning()
       .differences([{ plan, now }])
       .then(([found]) => setWords(found ?? []));
-  }, [workshop.data, kits.data, inputs, plan]);
+  }, [workshop.data, kits.data, bundles.data, inputs, plan]);
   if (words === null) return null;
   const again = () =>
     replan.mutate({ id: batch.id, ...inputs.order, schools: inputs.schools }, { onSuccess: onDone });

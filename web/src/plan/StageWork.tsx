@@ -15,6 +15,8 @@ interface StageWorkProps {
   other: Plan | null;
   stage: Stage;
   onMount?: (kind: MountKind) => void;
+  /** the batch whose plan this is, when it was kept */
+  batchId?: string;
 }
 
 /** A stage's own work, and the cautions of its steps. */
@@ -28,7 +30,7 @@ export function StageWork(props: StageWorkProps) {
   );
 }
 
-function Work({ plan, other, part, stage, onMount }: StageWorkProps & { part: PartPlan }) {
+function Work({ plan, other, part, stage, onMount, batchId }: StageWorkProps & { part: PartPlan }) {
   switch (stage) {
     case 'drill':
       return <DrillStage part={part} />;
@@ -45,7 +47,7 @@ function Work({ plan, other, part, stage, onMount }: StageWorkProps & { part: Pa
     case 'time':
       return <TimeStage plan={plan} />;
     default:
-      return <StockStage part={part} />;
+      return <StockStage part={part} batchId={batchId} />;
   }
 }
 

@@ -1,8 +1,13 @@
 import type { Blank, PartPlan } from '@compas/core';
+import { useQuery } from '@tanstack/react-query';
+import { Button } from 'antd';
+import { Link } from 'react-router';
+import { moveStock, stockQuery, useChange, type HeldStock } from '../api/queries.js';
 import { Length } from '../ui/Length.js';
+import { Trouble } from '../ui/Trouble.js';
 
 /** The blank: what to saw, and how its end is marked. */
-export function StockStage({ part }: { part: PartPlan }) {
+export function StockStage({ part, batchId }: { part: PartPlan; batchId?: string }) {
   const { blank } = part;
   return (
     <div className="column">
@@ -10,6 +15,7 @@ export function StockStage({ part }: { part: PartPlan }) {
         Saw {blank.count} {blank.count === 1 ? 'blank' : 'blanks'}, <Length mm={blank.section} /> square,{' '}
         <Length mm={blank.length} /> long
       </h2>
+      {batchId !== undefined && <BlanksOnShelf batchId={batchId} wanted={blank.count} />}
       <div className="row" style={{ alignItems: 'flex-start', gap: 28 }}>
         <EndOfBlank blank={blank} diameter={part.largestDiameter} />
         <div style={{ flex: 1, minWidth: 240 }}>
@@ -30,6 +36,46 @@ export function StockStage({ part }: { part: PartPlan }) {
       </div>
     </div>
   );
+}
+
+/** Whether the blanks of a batch are cut, where their wood is from, and where to plan the cutting. */
+function BlanksOnShelf({ batchId, wanted }: { batchId: string; wanted: number }) {
+  const stock = useQuery(stockQuery);
+  const use = useChange(takeAll, 'stock');
+  if (!stock.data) return null;
+  const own = stock.data.filter((h) => h.item.kind === 'blank' && h.item.batchId === batchId);
+  const there = own.reduce((sum, h) => sum + h.amount, 0);
+  const origins = [
+    ...new Set(own.flatMap(({ item }) => ('origin' in item && item.origin ? [item.origin] : []))),
+  ];
+  return (
+    <div>
+      {own.length === 0 ? (
+        <p>
+          None is cut yet. <Link to={`/stock/cutting?batch=${batchId}`}>Which boards to cut them from</Link>
+        </p>
+      ) : (
+        <p>
+          {there === 0
+            ? 'Its blanks were cut and are used. '
+            : `✔ ${there} of ${wanted} are cut and on the shelf. `}
+          {there > 0 && (
+            <Button size="small" loading={use.isPending} onClick={() => use.mutate(own)}>
+              Book them as used
+            </Button>
+          )}
+          {origins.length > 0 && ` Wood from: ${origins.join(', ')}.`}
+        </p>
+      )}
+      <Trouble error={use.error} />
+    </div>
+  );
+}
+
+/** Takes what is left of some stock off the shelf. */
+async function takeAll(held: readonly HeldStock[]): Promise<void> {
+  for (const { item, amount } of held)
+    if (amount > 0) await moveStock({ id: item.id, kind: 'used', amount, note: 'to the lathe' });
 }
 
 /** End of the blank: the square, the octagon in it, the round that comes out of it. */

@@ -1,5 +1,5 @@
 import {
-  MATERIALS,
+  materialById,
   nextWholeHour,
   type MountKind,
   type PatternBody,
@@ -34,12 +34,14 @@ export function draftFrom(
     customer: search.get('for') ?? '',
     order: {
       ...partOf(search, pattern),
+      ...woodOf(search),
       pieces: whole(search.get('pieces'), USUAL_PIECES, 2000),
       start: search.get('start') ?? nextWholeHour(onClock(now, workshop.hours.timeZone)),
       due: search.get('due'),
-      materialId: MATERIALS.some((m) => m.id === materialId)
-        ? (materialId as string)
-        : (pattern.parts.find((p) => p.id === search.get('part')) ?? pattern.parts[0]).materialId,
+      materialId:
+        materialId !== null && materialById(materialId, workshop.materials)
+          ? materialId
+          : (pattern.parts.find((p) => p.id === search.get('part')) ?? pattern.parts[0]).materialId,
       finishId:
         finish === NO_FINISH ? null : (workshop.finishes.find((f) => f.id === finish)?.id ?? usualFinish),
       perBlank: whole(search.get('per'), 1, 50),
@@ -60,6 +62,12 @@ export function draftFrom(
             : workshop.schools.batching,
     },
   };
+}
+
+/** The bundle on the drying shelf that was chosen. */
+function woodOf(search: URLSearchParams): { woodId?: string } {
+  const woodId = search.get('wood');
+  return woodId === null ? {} : { woodId };
 }
 
 function partOf(search: URLSearchParams, pattern: PatternBody): { partId?: string } {

@@ -1,4 +1,5 @@
-import { assembled, materialById, outlineOf, type PatternBody, type PlacedPart } from '@compas/core';
+import { assembled, outlineOf, type PatternBody, type PlacedPart } from '@compas/core';
+import { useMaterials } from '../ui/useMaterials.js';
 import { frameFor, type Frame } from './frame.js';
 import { wholePath } from './paths.js';
 import { TONES } from './tones.js';
@@ -8,6 +9,7 @@ const EDGE = 2;
 
 /** A pattern's silhouette, put together, at a scale shared by the whole shelf, on its reference end. */
 export function Silhouette({ body, scale, name }: { body: PatternBody; scale: number; name: string }) {
+  const materials = useMaterials();
   const joined = assembled(body).filter((p) => p.joined);
   const drawn = joined.map((placed) => ({ placed, outline: outlineOf(placed.part.turnings[0]) }));
   const radius =
@@ -23,7 +25,7 @@ export function Silhouette({ body, scale, name }: { body: PatternBody; scale: nu
           <path
             key={placed.part.id}
             d={wholePath(outline, frameOf(placed, to, scale, axis))}
-            fill={TONES[materialById(placed.part.materialId)?.tone ?? 'honey'].outside}
+            fill={TONES[materials.find((m) => m.id === placed.part.materialId)?.tone ?? 'honey'].outside}
             stroke="#3c3226"
             strokeWidth={1.4}
           />

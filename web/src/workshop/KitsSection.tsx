@@ -116,10 +116,16 @@ function withoutId(kit: Kit): NewKit {
   return rest;
 }
 
+/** A kit with a number that need not be there. */
+function withOptional(kit: NewKit, key: 'cost' | 'reorderAt', value: number | null): NewKit {
+  const { [key]: _before, ...rest } = kit;
+  return value === null ? rest : { ...kit, [key]: value };
+}
+
 function KitForm({ id, first, onDone }: { id: string | null; first: NewKit; onDone: () => void }) {
   const [kit, setKit] = useState(first);
-  const save = useChange(saveKit, 'kits');
-  const remove = useChange(removeKit, 'kits');
+  const save = useChange(saveKit, 'kits', 'stock');
+  const remove = useChange(removeKit, 'kits', 'stock');
   const changed = id === null || JSON.stringify(kit) !== JSON.stringify(first);
   const set = (key: string, value: string | number | Dimension) => setKit({ ...kit, [key]: value });
   return (
@@ -143,6 +149,26 @@ function KitForm({ id, first, onDone }: { id: string | null; first: NewKit; onDo
             min={0}
             precision={0}
             onChange={(n) => n !== null && set('onHand', n)}
+          />
+        </label>
+        <label>
+          One costs, cents
+          <InputNumber
+            aria-label={`${kit.name}, one costs`}
+            value={kit.cost ?? null}
+            min={0}
+            precision={0}
+            onChange={(n) => setKit(withOptional(kit, 'cost', n))}
+          />
+        </label>
+        <label>
+          Order again below
+          <InputNumber
+            aria-label={`${kit.name}, order again below`}
+            value={kit.reorderAt ?? null}
+            min={0}
+            precision={0}
+            onChange={(n) => setKit(withOptional(kit, 'reorderAt', n))}
           />
         </label>
         {'thread' in kit && (

@@ -63,7 +63,7 @@ const inputsNow = (
 ): PlanInputs => ({
   ...batch.snapshot.inputs,
   workshop,
-  stock: { kits },
+  stock: { ...batch.snapshot.inputs.stock, kits },
 });
 
 function stepsLeft(batch: BatchDetail): string {

@@ -24,6 +24,7 @@ import { LatheSection } from './LatheSection.js';
 import { MembersSection } from './MembersSection.js';
 import { MINIMUM } from './minimum.js';
 import { OpenPlans } from './OpenPlans.js';
+import { SawingSection } from './SawingSection.js';
 import './workshop.css';
 
 interface SectionProps {
@@ -77,6 +78,7 @@ const SECTIONS: { path: string; word: string; body: (props: SectionProps) => Rea
   },
   { path: 'surface', word: 'Abrasive, finish, glue', body: (p) => <Surface {...p} /> },
   { path: 'kits', word: 'Hardware kits', body: () => <KitsSection /> },
+  { path: 'saws', word: 'Saws and stock', body: (p) => <SawingSection {...p} /> },
   { path: 'hours', word: 'Hours', body: (p) => <HoursSection {...p} /> },
   { path: 'habits', word: 'Habits', body: (p) => <HabitsSection {...p} /> },
   { path: 'members', word: 'Members', body: () => <MembersSection /> },

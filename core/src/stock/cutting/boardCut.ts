@@ -1,4 +1,4 @@
-import { endOfRun, type Column, type Strip } from './column.js';
+import { columnOf, endOfRun, type Column, type Strip } from './column.js';
 import { usable } from './sheet.js';
 import type { CutDemand, CutInput, CutStock, SawOrder } from './cutInput.js';
 import { stockVolume } from './cutInput.js';
@@ -211,9 +211,5 @@ export function withoutSurplus(column: Column, wanted: number[]): Column | null 
     at = moved + strip.strip.size + sheet.kerfPrimary;
   }
   if (strips.length === 0) return null;
-  const counts = column.counts.map(() => 0);
-  for (const { runs } of strips)
-    for (const { entries } of runs)
-      for (const e of entries) counts[e.demand] = (counts[e.demand] ?? 0) + e.layers;
-  return { sheet, strips, counts };
+  return columnOf(sheet, strips, column.counts.length);
 }

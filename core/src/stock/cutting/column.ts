@@ -20,7 +20,7 @@ export interface Column {
 }
 
 /** Blanks of each demand that strips give. */
-export function countsOf(strips: readonly Strip[], demands: number): number[] {
+function countsOf(strips: readonly Strip[], demands: number): number[] {
   const counts = new Array<number>(demands).fill(0);
   for (const { runs } of strips)
     for (const { entries } of runs)

@@ -54,11 +54,16 @@ export const stockVolume = (s: CutStock): number =>
 export const blankVolume = (d: CutDemand): number => d.section ** 2 * d.length;
 
 /**
- * A short key of what a study was made from: FNV-1a (32 bit, twice with different seeds) over its JSON.
+ * A short key of what a study was made from: FNV-1a (32 bit, twice with different seeds) over its JSON,
+ * the fields of each object in the order of their names.
  * A kept study whose key differs from that of the shelf today is stale.
  */
 export function studyKey(input: CutInput): string {
-  const text = JSON.stringify(input);
+  const text = JSON.stringify(input, (_, value: unknown) =>
+    value !== null && typeof value === 'object' && !Array.isArray(value)
+      ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)))
+      : value,
+  );
   const hash = (seed: number): string => {
     let h = seed;
     for (let i = 0; i < text.length; i++) h = Math.imul(h ^ text.charCodeAt(i), 0x01000193) >>> 0;

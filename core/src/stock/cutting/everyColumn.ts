@@ -12,7 +12,7 @@ interface State {
 /** Steps of the search before it is given up as too large to be complete. */
 const MOST_STEPS = 300_000;
 /** Different numbers of blanks that are still looked at one by one. */
-export const MOST_MIXES = 2_500;
+const MOST_MIXES = 2_500;
 
 /**
  * Every number of blanks that one stock piece can give, none more than wanted, each by the way that

@@ -42,7 +42,7 @@ export function improve(
 }
 
 /** What a plan costs as the study counts. */
-export const countedCost = (need: Need, plan: readonly Column[]): number =>
+const countedCost = (need: Need, plan: readonly Column[]): number =>
   plan.reduce((sum, c) => sum + (need.costs[c.sheet.stock] ?? 0), 0);
 
 export const covers = (need: Need, plan: readonly Column[]): boolean =>

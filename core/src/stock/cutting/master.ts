@@ -13,7 +13,7 @@ export interface Need {
 }
 
 /** A blank that cannot be cut counts more than any stock piece, so that none is left out needlessly. */
-export const missingCost = (need: Need): number => 2 * Math.max(1, ...need.costs);
+const missingCost = (need: Need): number => 2 * Math.max(1, ...need.costs);
 
 /**
  * The covering model: columns are taken so that every demand is met, no more stock than is there.

@@ -30,7 +30,24 @@ export function sawListOf(plan: CutPlan, input: CutInput): SawSetting[] {
   }));
   const first =
     plan.order === 'rip-first' ? [rips(boards), crosscuts(boards)] : [crosscuts(boards), rips(boards)];
-  return [...planing(boards, input), ...trimming(boards), ...first.flat(), ...finishing(plan, input)];
+  const settings = [
+    ...planing(boards, input),
+    ...trimming(boards),
+    ...first.flat(),
+    ...finishing(plan, input),
+  ];
+  return settings.map((setting) => ({ ...setting, from: merged(setting.from) }));
+}
+
+/** Pieces that are alike, counted together. */
+function merged(from: SawSetting['from']): SawSetting['from'] {
+  const known = new Map<string, SawSetting['from'][number]>();
+  for (const f of from) {
+    const key = `${f.label}|${f.note}`;
+    const before = known.get(key);
+    known.set(key, before ? { ...before, pieces: before.pieces + f.pieces } : f);
+  }
+  return [...known.values()];
 }
 
 type CutBoard = { cut: BoardCut; stock: CutStock };
@@ -83,13 +100,9 @@ function rips(boards: readonly CutBoard[]): SawSetting[] {
       const most = Math.max(...alike.map((w) => w.layers));
       const note = most > 1 ? `then on edge: ${most} above one another` : '';
       const from = { label: stock.label, pieces: alike.length, note };
-      settingFor(
-        settings,
-        width,
-        'rip',
-        `Fence at ${len(width)}`,
-        'Rip along the grain, trued edge to the fence.',
-      ).from.push(from);
+      settingFor(settings, width, 'rip', 'Fence', 'Rip along the grain, trued edge to the fence.').from.push(
+        from,
+      );
     }
   }
   return [...settings.values()].sort((a, b) => (b.set ?? 0) - (a.set ?? 0));
@@ -100,7 +113,9 @@ function crosscuts(boards: readonly CutBoard[]): SawSetting[] {
   const settings = new Map<number, SawSetting>();
   for (const { cut, stock } of boards) {
     const lengths =
-      cut.order === 'rip-first' ? cut.blanks.map((b) => b.length) : cut.strips.map((s) => s.length);
+      cut.order === 'rip-first'
+        ? cut.blanks.flatMap((b) => new Array<number>(b.layers).fill(b.length))
+        : cut.strips.map((s) => s.length);
     for (const length of new Set(lengths)) {
       const pieces = lengths.filter((l) => l === length).length;
       const note = stock.zones.length > 0 ? 'cut the marked wood out first' : '';
@@ -108,7 +123,7 @@ function crosscuts(boards: readonly CutBoard[]): SawSetting[] {
         settings,
         length,
         'crosscut',
-        `Stop at ${len(length)}`,
+        'Stop',
         'Crosscut against the stop, trimmed end first.',
       ).from.push({
         label: stock.label,
@@ -149,7 +164,7 @@ function finishing(plan: CutPlan, { demand }: CutInput): SawSetting[] {
     id: `mark.${section}`,
     work: 'mark',
     set: section / 2,
-    title: `Marking gauge at ${len(section / 2)}`,
+    title: 'Marking gauge',
     words: 'Draw from all four sides on both ends: the centre lies in the small square.',
     from: from(section, false),
   }));
@@ -159,7 +174,7 @@ function finishing(plan: CutPlan, { demand }: CutInput): SawSetting[] {
       id: `clip.${section}`,
       work: 'clip',
       set: octagonOf(section).clipLeg,
-      title: `Saw tilted to 45°, ${len(octagonOf(section).clipLeg)} off each corner`,
+      title: 'Off each corner, saw tilted to 45°',
       words: `In a V cradle; the flats are then ${len(octagonOf(section).flat)} wide.`,
       from: from(section, true),
     }));

@@ -60,14 +60,65 @@ export function studyCutting(
   onProgress: OnProgress = () => undefined,
 ): CutPlan[] {
   const orders: SawOrder[] = ['rip-first', 'crosscut-first'];
-  const plans = orders.map((order) => studyOrder(input, order, solve, onProgress));
+  const plans = orders.map((order) => {
+    const { costs, byVolume, estimated } = stockCosts(input.stock);
+    const parts = byMaterial(input, costs).map((part) => studyPart(part, order, solve, onProgress));
+    return { ...together(parts), order, byVolume, estimated };
+  });
   return plans.sort((a, b) => missingIn(a) - missingIn(b) || a.cost - b.cost || a.waste - b.waste);
 }
 
 const missingIn = (plan: CutFigures): number => plan.missing.reduce((sum, m) => sum + m.count, 0);
 
-function studyOrder(input: CutInput, order: SawOrder, solve: SolveLinear, onProgress: OnProgress): CutPlan {
-  const { costs, byVolume, estimated } = stockCosts(input.stock);
+/** One material's share of the input: no board is cut for two materials, so each is studied alone. */
+interface MaterialInput {
+  input: CutInput;
+  costs: number[];
+}
+
+function byMaterial(input: CutInput, costs: readonly number[]): MaterialInput[] {
+  const materials = [...new Set(input.demand.map((d) => d.materialId))];
+  return materials.map((materialId) => {
+    const own = input.stock.flatMap((s, i) =>
+      s.materialId === materialId ? [{ stock: s, cost: costs[i] ?? 0 }] : [],
+    );
+    return {
+      input: {
+        ...input,
+        demand: input.demand.filter((d) => d.materialId === materialId),
+        stock: own.map((o) => o.stock),
+      },
+      costs: own.map((o) => o.cost),
+    };
+  });
+}
+
+type MaterialPlan = Omit<CutPlan, 'order' | 'byVolume' | 'estimated'>;
+
+/** Costs, bounds and boards of the materials add up; the whole is proven when every part is. */
+function together(parts: readonly MaterialPlan[]): MaterialPlan {
+  const add = (figures: readonly CutFigures[]): CutFigures => ({
+    cuts: figures.flatMap((f) => f.cuts),
+    cost: sumOf(figures.map((f) => f.cost)),
+    waste: sumOf(figures.map((f) => f.waste)),
+    opened: sumOf(figures.map((f) => f.opened)),
+    missing: figures.flatMap((f) => f.missing),
+  });
+  const short = parts.some((p) => p.bound === null);
+  return {
+    ...add(parts),
+    bound: short ? null : sumOf(parts.map((p) => p.bound ?? 0)),
+    proven: parts.every((p) => p.proven),
+    compared: add(parts.map((p) => p.compared)),
+  };
+}
+
+function studyPart(
+  { input, costs }: MaterialInput,
+  order: SawOrder,
+  solve: SolveLinear,
+  onProgress: OnProgress,
+): MaterialPlan {
   const need = needOf(input, order, costs);
   const every = everyColumnOf(need);
   const tell = (doing: string): SolveLinear => {
@@ -80,20 +131,18 @@ function studyOrder(input: CutInput, order: SawOrder, solve: SolveLinear, onProg
   const start = every ?? firstColumns(need);
   const relaxed = relax(need, start, tell('pricing ways of cutting'));
   const solved = every && exact(need, every, input, order, tell('proving the cheapest'));
-  const chosen = solved
-    ? solved
-    : { columns: better(need, relaxed, tell('choosing whole pieces')), proven: false };
+  const chosen = solved ?? {
+    columns: better(need, relaxed, tell('choosing whole pieces')),
+    proven: false,
+  };
   const figures = figuresOf(chosen.columns, need, input, order, costs);
   const bound = costBound(relaxed.bound);
   const short = figures.missing.length > 0;
   return {
     ...figures,
-    order,
     bound: short ? null : chosen.proven ? figures.cost : bound,
     proven: !short && (chosen.proven || figures.cost <= bound),
     compared: figuresOf(asTheyCome(need), need, input, order, costs),
-    byVolume,
-    estimated,
   };
 }
 

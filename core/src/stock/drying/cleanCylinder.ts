@@ -35,7 +35,9 @@ export function cleanCylinder(stations: readonly ReachStation[], solve: SolveLin
   const first = stations[0]?.x ?? 0;
   const length = (stations[stations.length - 1]?.x ?? 0) - first;
   if (length <= 0) return null;
-  const rows = stations.flatMap((s) => edgesOf(outlineAt(s)).map((e) => rowOf(e, (s.x - first) / length)));
+  const rows = stations.flatMap((s) =>
+    edgesOf(sectionCorners(s)).map((e) => rowOf(e, (s.x - first) / length)),
+  );
   const answer = solve({ costs: [0, 0, 0, 0, -1], rows, free: true });
   const [x0, y0, x1, y1, radius] = answer.values;
   if (answer.status !== 'optimal' || radius === undefined || radius <= 0) return null;
@@ -60,8 +62,8 @@ const rowOf = ({ nx, ny, d }: Edge, t: number): LinearRow => ({
   most: d,
 });
 
-/** Corners of a section, left round. */
-function outlineAt({ readings }: ReachStation): { x: number; y: number }[] {
+/** Corners of a section as it is taken between its readings, left round, mm from the trial axis. */
+export function sectionCorners({ readings }: ReachStation): { x: number; y: number }[] {
   const sorted = [...readings].sort((a, b) => a.angle - b.angle);
   return Array.from({ length: CORNERS }, (_, i) => {
     const angle = (360 * i) / CORNERS;

@@ -112,7 +112,7 @@ function wayOf(
     total: best.total,
     drifted: countAll(drifted),
     billets: best.billets[best.billets.length - 1] ?? [],
-    splits: splitsOf(sectors, best.angle === even),
+    splits: splitsOf(sectors, best.angle === even, Math.max(...best.billets.flat().map((b) => b.length))),
   };
 }
 
@@ -138,7 +138,14 @@ function billetsOf(
 }
 
 /** Splits in order: always the piece in equal halves, so that the split does not run to the lighter side. */
-function splitsOf(sectors: number, even: boolean): string[] {
+function splitsOf(sectors: number, even: boolean, perSector: number): string[] {
+  const splits = openings(sectors, even);
+  return perSector > 1
+    ? [...splits, 'Then saw or hew the billets out of each piece along the circles that are drawn.']
+    : splits;
+}
+
+function openings(sectors: number, even: boolean): string[] {
   const first = even
     ? 'First through the pith along the line to the middle: both halves weigh the same, so the split runs true.'
     : 'First through the pith in the direction that is drawn; the halves differ, so watch that it does not run to the lighter one.';

@@ -52,6 +52,11 @@ CREATE TABLE drying_bundles (
   taken_off_at timestamptz,
   PRIMARY KEY (workshop_id, id)
 )`);
+    await db.query(`
+INSERT INTO ledger (workshop_id, id, shelf, item_id, label, kind, amount, cost, note, made_by)
+SELECT workshop_id, gen_random_uuid(), 'kit', id, body->>'name', 'received', (body->>'onHand')::double precision, 0,
+  'on the shelf when the ledger began', '00000000-0000-0000-0000-000000000000'
+FROM kits WHERE (body->>'onHand')::integer > 0`);
     for (const table of TABLES) {
       await db.query(`ALTER TABLE ${table} ENABLE ROW LEVEL SECURITY`);
       await db.query(

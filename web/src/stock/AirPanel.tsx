@@ -1,0 +1,64 @@
+import { equilibriumMoisture } from '@compas/core';
+import { useQuery } from '@tanstack/react-query';
+import { Button, InputNumber } from 'antd';
+import { useState } from 'react';
+import { saveWorkshop, useChange, workshopQuery } from '../api/queries.js';
+import { Trouble } from '../ui/Trouble.js';
+import { useShopHabits } from './useShopHabits.js';
+
+/** The air of the workshop and the moisture that it leaves in wood; tried out here, and kept when it is right. */
+export function AirPanel() {
+  const workshop = useQuery(workshopQuery);
+  const habits = useShopHabits();
+  const [tried, setTried] = useState<{ temperature: number; humidity: number } | null>(null);
+  const save = useChange(saveWorkshop, 'workshop');
+  if (!workshop.data || !habits) return null;
+  const { name, version, body } = workshop.data;
+  const air = tried ?? habits.air;
+  const set = (change: Partial<typeof air>) => setTried({ ...air, ...change });
+  return (
+    <section className="sheet column" aria-label="Air">
+      <h2>The air makes {equilibriumMoisture(air.temperature, air.humidity).toFixed(1)} %</h2>
+      <p className="soft">
+        Wood that lies long enough at this temperature and humidity comes to this moisture (Hailwood–Horrobin
+        equation).
+      </p>
+      <div className="row fields">
+        <label>
+          Temperature, °C
+          <InputNumber
+            aria-label="Temperature"
+            value={air.temperature}
+            min={-10}
+            max={80}
+            onChange={(v) => v !== null && set({ temperature: v })}
+          />
+        </label>
+        <label>
+          Humidity, %
+          <InputNumber
+            aria-label="Humidity"
+            value={air.humidity}
+            min={5}
+            max={98}
+            onChange={(v) => v !== null && set({ humidity: v })}
+          />
+        </label>
+      </div>
+      <Trouble error={save.error} />
+      {tried && (
+        <Button
+          loading={save.isPending}
+          onClick={() =>
+            save.mutate(
+              { name, basedOn: version, body: { ...body, air: tried } },
+              { onSuccess: () => setTried(null) },
+            )
+          }
+        >
+          This is our air
+        </Button>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,73 @@
+import { cutStockOf, rejectRate, withSpare, type CutDemand, type CutStock, type Sawing } from '@compas/core';
+import type { BatchSummary, HeldStock } from '../api/queries.js';
+
+/** A batch whose blanks may still have to be cut. */
+export interface WantedBlanks {
+  batch: BatchSummary;
+  demand: CutDemand;
+  /** with what is usually rejected of this pattern on top */
+  spare: CutDemand;
+  rate: number;
+}
+
+/** Blanks of open batches that are not on the shelf yet. */
+export function wantedBlanks(batches: readonly BatchSummary[], stock: readonly HeldStock[]): WantedBlanks[] {
+  return batches
+    .filter((b) => !b.putAway && b.stepsDone === 0)
+    .flatMap((batch) => {
+      const there = stock
+        .filter((h) => h.item.kind === 'blank' && h.item.batchId === batch.id)
+        .reduce((sum, h) => sum + h.amount, 0);
+      const count = batch.blank.count - there;
+      if (count <= 0) return [];
+      const { section, length } = batch.blank;
+      const demand = {
+        id: batch.id,
+        batchId: batch.id,
+        label: batch.name,
+        materialId: batch.materialId,
+        section,
+        length,
+        count,
+        octagon: batch.octagon,
+      };
+      const rate = rateOf(batches, batch.patternId);
+      return [{ batch, demand, spare: withSpare(demand, rate), rate }];
+    });
+}
+
+/** What the log of a pattern says about rejects: finished batches count whole, others what they lost. */
+function rateOf(batches: readonly BatchSummary[], patternId: string): number {
+  const same = batches.filter((b) => b.patternId === patternId);
+  const rejected = same.reduce((sum, b) => sum + b.rejected, 0);
+  const made = same.reduce((sum, b) => sum + (b.next.kind === 'finished' ? b.pieces : b.rejected), 0);
+  return rejectRate(made, rejected);
+}
+
+/** Dry enough for anything: wetter stock has a drying shelf. */
+const DRY = 16;
+
+/** Stock of the wanted materials that can be sawn; what is still wet is left on the drying shelf. */
+export function cuttable(
+  stock: readonly HeldStock[],
+  wanted: readonly CutDemand[],
+  sawing: Sawing,
+): { dry: CutStock[]; wet: string[] } {
+  const materials = new Set(wanted.map((d) => d.materialId));
+  const found = stock.flatMap((h) => {
+    const cut = cutStockOf(h.item, { amount: h.amount, cost: h.cost }, sawing);
+    const forOther = h.item.kind === 'blank' && h.item.batchId !== null;
+    return cut && materials.has(cut.materialId) && !forOther ? [{ cut, moisture: moistureOf(h) }] : [];
+  });
+  const isWet = (m: number | null) => m !== null && m > DRY;
+  return {
+    // what is left over from before is offered first
+    dry: found
+      .filter((f) => !isWet(f.moisture))
+      .map((f) => f.cut)
+      .sort((a, b) => Number(a.rough) - Number(b.rough)),
+    wet: found.filter((f) => isWet(f.moisture)).map((f) => f.cut.label),
+  };
+}
+
+const moistureOf = ({ item }: HeldStock): number | null => ('moisture' in item ? item.moisture : null);
