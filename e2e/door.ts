@@ -9,6 +9,9 @@ export async function enterDemo(page: Page): Promise<void> {
 
 /** Chooses in one of the drop-down lists. */
 export async function choose(page: Page, label: string, option: string | RegExp): Promise<void> {
-  await page.getByRole('combobox', { name: label, exact: true }).click();
+  const box = page.getByRole('combobox', { name: label, exact: true });
+  await box.click();
+  // long lists are searched
+  if (typeof option === 'string' && (await box.isEditable())) await box.fill(option);
   await page.locator('.ant-select-dropdown:visible').getByText(option, { exact: true }).click();
 }

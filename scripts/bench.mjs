@@ -163,6 +163,82 @@ async function benchPhoto() {
   row('silhouette in a photo of 12 megapixels, median of 3', `${median(times).toFixed(0)} ms`);
 }
 
+/** Orders and stock of a size, the same every time: ten lengths in five sections, boards of four thicknesses. */
+function cuttingInstance(core, pieces, boards) {
+  let state = 11;
+  const next = () => (state = (Math.imul(state, 1664525) + 1013904223) >>> 0) / 2 ** 32;
+  const kinds = pieces <= 20 ? 3 : pieces <= 100 ? 6 : 10;
+  const demand = Array.from({ length: kinds }, (_, i) => ({
+    id: `d${i}`,
+    label: `order ${i}`,
+    materialId: 'ash',
+    section: [28, 36, 43, 52, 60][i % 5],
+    length: 60 + Math.floor(next() * 260),
+    count: Math.floor(pieces / kinds) + (i < pieces % kinds ? 1 : 0),
+    octagon: i % 2 === 0,
+  }));
+  const stock = Array.from({ length: boards }, (_, i) => {
+    const [thickness, width, length] = [
+      [38, 52, 63, 75][i % 4],
+      110 + Math.floor(next() * 140),
+      700 + Math.floor(next() * 1600),
+    ];
+    const knot = {
+      from: length * 0.3,
+      to: length * 0.3 + 60,
+      low: width * 0.4,
+      high: width * 0.4 + 30,
+      why: 'knot',
+    };
+    return {
+      id: `s${i}`,
+      label: `board ${i}`,
+      form: 'board',
+      materialId: 'ash',
+      pieces: 1,
+      thickness,
+      width,
+      length,
+      zones: i % 4 === 1 ? [knot] : [],
+      rough: true,
+      endTrim: 15,
+      cost: Math.round(((thickness * width * length) / 1e9) * 210_000 * (0.9 + 0.2 * next())),
+    };
+  });
+  return { demand, stock, sawing: core.sawingOf({}) };
+}
+
+/** Cutting plans against the bound of the solver, both orders of sawing studied, by the code that the worker runs. */
+async function benchCutting() {
+  const core = await import(pathToFileURL(join(ROOT, 'core/dist/index.js')));
+  const { default: load } = await import(pathToFileURL(join(ROOT, 'node_modules/highs/build/highs.mjs')));
+  const solve = core.solverOf(await load());
+  for (const [pieces, boards] of [
+    [20, 6],
+    [100, 15],
+    [500, 40],
+  ]) {
+    const input = cuttingInstance(core, pieces, boards);
+    let plans;
+    const times = await timed(3, () => (plans = core.studyCutting(input, solve)));
+    const [plan] = plans;
+    const dearest = Math.max(...plan.cuts.map((cut) => input.stock.find((s) => s.id === cut.stockId).cost));
+    const gap = plan.cost - plan.bound;
+    row(`cutting ${pieces} pieces from ${boards} boards, median of 3`, `${median(times).toFixed(0)} ms`);
+    row(
+      '  above the bound',
+      plan.proven
+        ? 'nothing: proven cheapest'
+        : `${((100 * gap) / plan.bound).toFixed(1)} %, ${(gap / dearest).toFixed(2)} of the dearest board opened`,
+    );
+    row('  ratio to cutting them as they come', (plan.cost / plan.compared.cost).toFixed(2));
+    row(
+      '  blanks to saw list',
+      `${median(await timed(20, () => core.sawListOf(plan, input))).toFixed(2)} ms`,
+    );
+  }
+}
+
 /** Signs in at the demo's door and gives a fetch that is signed in. */
 async function signedIn() {
   const answer = await fetch(`${BASE}/api/session/demo`, { method: 'POST', headers: { 'x-compas': '1' } });
@@ -272,6 +348,7 @@ await main(async () => {
   await benchPlan();
   await benchPatternBench();
   await benchPhoto();
+  await benchCutting();
   const { env, stop } = await freshDatabase({
     data: join(DATA, 'bench'),
     name: 'compas_bench',

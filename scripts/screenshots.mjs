@@ -17,10 +17,8 @@ function views({ batch, pattern }) {
   const finished = batch('12 × Dovecote');
   const handles = batch('8 × Bench chisel');
   return [
-    { name: 'sign-in', path: '/sign-in', ready: 'Enter the demo workshop', signedOut: true },
     { name: 'bench', path: '/', ready: 'On the bench' },
     { name: 'patterns', path: '/patterns', ready: 'All at the same scale' },
-    { name: 'new-pattern', path: '/patterns/new', ready: 'Make the pattern' },
     {
       name: 'pattern',
       path: `/patterns/${pattern('Footstool')}`,
@@ -56,18 +54,24 @@ function views({ batch, pattern }) {
     { name: 'mount', path: `/batches/${handles}/mount`, ready: 'Held between' },
     { name: 'mark', path: `/batches/${finished}/mark`, ready: 'Story stick' },
     { name: 'turn', path: `/batches/${finished}/turn`, ready: 'Speeds' },
-    { name: 'surface', path: `/batches/${handles}/surface`, ready: 'Sand with' },
     { name: 'time', path: `/batches/${handles}/time`, ready: 'Piece by piece' },
     { name: 'run', path: `/batches/${handles}/run`, ready: 'Trial fit' },
-    {
-      name: 'run-tablet',
-      path: `/batches/${batch('20 × Acorn')}/run`,
-      ready: 'Saw the blank',
-      size: { width: 768, height: 1024 },
-    },
     { name: 'twins', path: `/batches/${finished}/twins`, ready: 'Not twins yet' },
     { name: 'workshop', path: '/workshop/holding', ready: 'Open plans' },
-    { name: 'kits', path: '/workshop/kits', ready: 'On the shelf' },
+    { name: 'shelf', path: '/stock', ready: 'On the shelf, worth' },
+    {
+      name: 'cutting',
+      path: '/stock/cutting',
+      ready: 'Cut blanks for',
+      then: async (tab) => {
+        await tab.getByRole('button', { name: 'Plan the cutting' }).click();
+        await tab.getByText('Saw list').waitFor();
+        await tab.getByRole('region', { name: 'Cutting plan' }).evaluate((plan) => plan.scrollIntoView());
+      },
+    },
+    { name: 'log', path: '/stock/logs', ready: 'billets, split into' },
+    { name: 'drying', path: '/stock/drying', ready: 'nineteen times in twenty' },
+    { name: 'materials', path: '/stock/materials/birch', ready: 'Density at 12 %' },
   ];
 }
 
@@ -80,16 +84,13 @@ async function take(browser) {
     return (name) => list.find((item) => item.name.startsWith(name)).id;
   };
   const found = { batch: await find('/api/batches'), pattern: await find('/api/patterns') };
-  const stranger = await (await browser.newContext({ viewport: DESK, serviceWorkers: 'block' })).newPage();
   for (const view of views(found)) {
-    const tab = view.signedOut ? stranger : page;
-    await tab.setViewportSize(view.size ?? DESK);
-    await tab.goto(BASE + view.path);
-    await tab.getByText(view.ready).first().waitFor();
-    await tab.waitForLoadState('networkidle');
-    await view.then?.(tab);
-    await tab.waitForTimeout(300);
-    await tab.screenshot({ path: join(FOLDER, `${view.name}.png`) });
+    await page.goto(BASE + view.path);
+    await page.getByText(view.ready).first().waitFor();
+    await page.waitForLoadState('networkidle');
+    await view.then?.(page);
+    await page.waitForTimeout(300);
+    await page.screenshot({ path: join(FOLDER, `${view.name}.png`) });
     say(`took ${view.name}`);
   }
 }

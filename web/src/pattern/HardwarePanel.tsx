@@ -79,7 +79,8 @@ const HardwareFields = memo(function HardwareFields(props: HardwareFieldsProps) 
         Usual material
         <Select
           aria-label="Usual material"
-          style={{ width: 125 }}
+          showSearch={{ optionFilterProp: 'label' }}
+          style={{ width: 150 }}
           value={materialId}
           onChange={(id) =>
             update((body) => changePart(body, spot.partId, (p) => ({ ...p, materialId: id })))

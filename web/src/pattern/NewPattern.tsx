@@ -83,6 +83,7 @@ export default function NewPattern() {
             Usual material
             <Select
               aria-label="Usual material"
+              showSearch={{ optionFilterProp: 'label' }}
               value={materialId}
               onChange={setMaterialId}
               options={materials.map((m) => ({ value: m.id, label: m.name }))}

@@ -3,7 +3,14 @@ import { useQuery } from '@tanstack/react-query';
 import { Button, Checkbox } from 'antd';
 import { useMemo, useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
-import { batchesQuery, cuttingsQuery, keepCutting, stockQuery, useChange } from '../api/queries.js';
+import {
+  batchesQuery,
+  cuttingsQuery,
+  keepCutting,
+  stockQuery,
+  useChange,
+  type BatchSummary,
+} from '../api/queries.js';
 import { Findings } from '../ui/Findings.js';
 import { Sizes } from '../ui/Sizes.js';
 import { Trouble } from '../ui/Trouble.js';
@@ -30,7 +37,7 @@ export default function CuttingScreen() {
       {kept ? (
         <KeptCutting key={kept.id} kept={kept} stock={stock.data} habits={habits} />
       ) : (
-        <Planning wanted={wantedBlanks(batches.data, stock.data)} stock={stock.data} habits={habits} />
+        <Planning batches={batches.data} stock={stock.data} habits={habits} />
       )}
       <aside className="stock-aside">
         <KeptCuttings cuttings={cuttings.data} here={kept?.id ?? null} />
@@ -40,16 +47,20 @@ export default function CuttingScreen() {
 }
 
 interface PlanningProps {
-  wanted: WantedBlanks[];
+  batches: BatchSummary[];
   stock: Parameters<typeof cuttable>[0];
   habits: ShopHabits;
 }
 
-function Planning({ wanted, stock, habits }: PlanningProps) {
+function Planning({ batches, stock, habits }: PlanningProps) {
+  const wanted = useMemo(() => wantedBlanks(batches, stock), [batches, stock]);
   const [search] = useSearchParams();
   const asked = search.get('batch');
-  const [chosen, choose] = useState<string[]>(() =>
-    wanted.map((w) => w.demand.id).filter((w) => !asked || w === asked),
+  // until somebody chooses: the order that was asked for, or all, also those that only now arrive
+  const [picked, choose] = useState<string[] | null>(null);
+  const chosen = useMemo(
+    () => picked ?? wanted.map((w) => w.demand.id).filter((id) => asked === null || id === asked),
+    [picked, wanted, asked],
   );
   const [spare, setSpare] = useState(true);
   const [left, leave] = useState<string[]>([]);
