@@ -103,10 +103,18 @@ function operation(
     pecks: pecks(depth, diameter, material),
     rpm: drillingRpm(surfaceSpeed, diameter),
     surfaceSpeed,
-    lubricant: material.class === 'resin' ? 'none; let it cool between pecks, it melts' : 'none',
+    lubricant: lubricantFor(material),
     order: `Drill for ${enters} while the blank is square and there is something to hold.`,
   };
 }
+
+/** What keeps a bit cool and its chips moving. */
+const lubricantFor = ({ class: kind, family }: Material): string =>
+  kind === 'resin'
+    ? 'none; let it cool between pecks, it melts'
+    : family === 'horn' || family === 'antler'
+      ? 'a drop of oil'
+      : 'none';
 
 /** Steps of one drawn hole belong together again for the drawing and the wall. */
 function mergeSteps(operations: DrillOperation[]): Hole[] {

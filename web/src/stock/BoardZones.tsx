@@ -1,5 +1,6 @@
-import type { Board, Zone } from '@compas/core';
+import type { Board, Material, Zone } from '@compas/core';
 import { useState, type PointerEvent } from 'react';
+import { TONES } from '../strip/tones.js';
 import { useWidth } from '../strip/useWidth.js';
 
 interface Drawn {
@@ -9,8 +10,15 @@ interface Drawn {
   y1: number;
 }
 
+interface BoardZonesProps {
+  board: Board;
+  materials: readonly Material[];
+  onDraw: (zone: Zone) => void;
+}
+
 /** A board from above; dragging over it marks a place that cannot be used. */
-export function BoardZones({ board, onDraw }: { board: Board; onDraw: (zone: Zone) => void }) {
+export function BoardZones({ board, materials, onDraw }: BoardZonesProps) {
+  const tone = TONES[materials.find((m) => m.id === board.materialId)?.tone ?? 'honey'];
   const { ref, width } = useWidth<HTMLDivElement>(200);
   const [drawn, setDrawn] = useState<Drawn | null>(null);
   const scale = (width - 2) / board.length.mm;
@@ -48,7 +56,7 @@ export function BoardZones({ board, onDraw }: { board: Board; onDraw: (zone: Zon
         }}
         onPointerUp={finish}
       >
-        <rect x={1} y={1} width={width - 2} height={height} fill="#ecd6b4" stroke="#5c5346" />
+        <rect x={1} y={1} width={width - 2} height={height} fill={tone.section} stroke="#5c5346" />
         {[...board.zones, ...(drawn ? [zoneOf(drawn)] : [])].map((z, i) => (
           <rect
             key={i}

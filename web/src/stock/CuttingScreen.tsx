@@ -63,12 +63,17 @@ function Planning({ batches, stock, habits }: PlanningProps) {
     [picked, wanted, asked],
   );
   const [spare, setSpare] = useState(true);
+  const [octagons, setOctagons] = useState(true);
   const [left, leave] = useState<string[]>([]);
   const study = useCutting();
   const { state } = study;
   const demand = useMemo(
-    () => wanted.filter((w) => chosen.includes(w.demand.id)).map((w) => (spare ? w.spare : w.demand)),
-    [wanted, chosen, spare],
+    () =>
+      wanted
+        .filter((w) => chosen.includes(w.demand.id))
+        .map((w) => (spare ? w.spare : w.demand))
+        .map((d) => ({ ...d, octagon: d.octagon && octagons })),
+    [wanted, chosen, spare, octagons],
   );
   const { dry, wet } = useMemo(() => cuttable(stock, demand, habits.sawing), [stock, demand, habits.sawing]);
   const input = useMemo<CutInput>(
@@ -109,6 +114,9 @@ function Planning({ batches, stock, habits }: PlanningProps) {
       </ul>
       <Checkbox checked={spare} onChange={(e) => setSpare(e.target.checked)}>
         Cut spares for what is usually rejected ({ratesOf(wanted, chosen)})
+      </Checkbox>
+      <Checkbox checked={octagons} onChange={(e) => setOctagons(e.target.checked)}>
+        Saw the corners off to octagons where a plan roughs them so
       </Checkbox>
       <details className="sheet" open={left.length > 0}>
         <summary>

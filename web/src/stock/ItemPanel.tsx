@@ -43,7 +43,7 @@ export function ItemPanel({ held, habits }: { held: HeldStock; habits: ShopHabit
           <Button type="primary">Find the round in it</Button>
         </Link>
       )}
-      {item.kind === 'board' && <BadPlaces held={held} />}
+      {item.kind === 'board' && <BadPlaces held={held} habits={habits} />}
       <Move held={held} />
       <Button onClick={() => setEditing(true)}>Change what is written here</Button>
     </div>
@@ -105,7 +105,7 @@ function Move({ held: { item, amount } }: { held: HeldStock }) {
 }
 
 /** Unusable places of a board: drawn on it, or typed. */
-function BadPlaces({ held }: { held: HeldStock }) {
+function BadPlaces({ held, habits }: { held: HeldStock; habits: ShopHabits }) {
   const { item } = held;
   const [zones, setZones] = useState<Zone[] | null>(null);
   const save = useChange(changeStock, 'stock');
@@ -116,7 +116,11 @@ function BadPlaces({ held }: { held: HeldStock }) {
   return (
     <div className="column">
       <h3>Unusable places</h3>
-      <BoardZones board={{ ...item, zones: shown }} onDraw={(zone) => setZones([...shown, zone])} />
+      <BoardZones
+        board={{ ...item, zones: shown }}
+        materials={habits.materials}
+        onDraw={(zone) => setZones([...shown, zone])}
+      />
       <p className="soft">Draw over a knot or check on the board, or type it.</p>
       {shown.map((zone, i) => (
         <div key={i} className="row fields zone">

@@ -27,6 +27,7 @@ export default function LedgerScreen() {
   if (ledger.isError) return <Trouble error={ledger.error} />;
   if (!ledger.data || !balance || !habits) return null;
   const money = (minor: number) => moneyWords(minor, habits.currency);
+  const kits = ledger.data.filter((l) => l.shelf === 'kit').reduce((sum, l) => sum + l.cost, 0);
   const right = balance.wrong.length === 0 && balance.openCuttings.length === 0;
   const lines = ledger.data.filter((l) =>
     `${l.label} ${l.note}`.toLowerCase().includes(wanted.toLowerCase()),
@@ -41,7 +42,7 @@ export default function LedgerScreen() {
         {' + '}counted {money(balance.byKind.corrected)}
         {' + '}cutting {money(balance.byKind.cut)}
         {' = '}
-        <b>{money(balance.worth)} on the shelf.</b>
+        <b>{money(balance.worth)} on the shelf</b>, {money(kits)} of it hardware kits.
       </p>
       {!right && (
         <p role="alert" className="why">

@@ -4,6 +4,7 @@ import {
   logPlan,
   materialById,
   ovalOf,
+  provenanceOf,
   type BilletWish,
   type Dimension,
   type Log,
@@ -12,7 +13,7 @@ import {
 } from '@compas/core';
 import { useQuery } from '@tanstack/react-query';
 import { Button, Checkbox, InputNumber, Select } from 'antd';
-import { useMemo, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { stockQuery, type HeldStock } from '../api/queries.js';
 import { Findings } from '../ui/Findings.js';
@@ -83,9 +84,11 @@ function Splitting({ held, log, habits }: SplittingProps) {
     }),
     [green, finished, length, clearance, heartOnly],
   );
+  // many thin billets take a moment to lay out: the fields stay quick
+  const laidOut = useDeferredValue(wish);
   const { ways, bolts, findings } = useMemo(
-    () => logPlan(log, wish, habits.sawing),
-    [log, wish, habits.sawing],
+    () => logPlan(log, laidOut, habits.sawing),
+    [log, laidOut, habits.sawing],
   );
   const way = ways.find((w) => w.sectors === sectors) ?? ways[0];
   return (
@@ -138,7 +141,7 @@ function Splitting({ held, log, habits }: SplittingProps) {
       {findings.length > 0 && <Findings findings={findings} empty="" />}
       {way && (
         <div className="log-two">
-          <LogSection log={log} bolt={bolts[bolts.length - 1]} wish={wish} way={way} />
+          <LogSection log={log} bolt={bolts[bolts.length - 1]} wish={laidOut} way={way} />
           <div className="column">
             <h2>
               {way.total} billets, split into {way.sectors}
@@ -186,7 +189,8 @@ function GreenSize({ material, finished, wish, known, from, to }: GreenSizeProps
     <p>
       Billets <Length mm={wish.diameter} /> across now: dried from {from} to {to} % they become an oval of{' '}
       {oval && <Say text={`⟦${oval.largest}⟧ by ⟦${oval.smallest}⟧`} />}, and <Length mm={finished} /> is
-      still in it ({material.certainty} shrinkage of {material.name.toLowerCase()}).
+      still in it ({provenanceOf(material, 'shrinkTangential')?.certainty} shrinkage of{' '}
+      {material.name.toLowerCase()}).
     </p>
   );
 }

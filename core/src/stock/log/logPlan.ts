@@ -97,22 +97,21 @@ function wayOf(
   const step = 360 / sectors;
   // the line through pith and middle parts the log evenly
   const even = (Math.atan2(log.pith.y, log.pith.x) * 180) / Math.PI;
-  const tried = Array.from({ length: DIRECTIONS }, (_, i) => {
-    const angle = even + (i * step) / DIRECTIONS;
-    const billets = sections.map((s) => billetsOf(s, sectors, angle, wish.diameter / 2, 0));
-    return { angle, billets, total: countAll(billets) };
-  });
-  const best = tried.reduce((a, b) => (b.total > a.total ? b : a));
+  const layout = (angle: number) =>
+    sections.map((section) => billetsOf(section, sectors, angle, wish.diameter / 2, 0));
+  const { angle, billets } = Array.from({ length: DIRECTIONS }, (_, i) => even + (i * step) / DIRECTIONS)
+    .map((a) => ({ angle: a, billets: layout(a) }))
+    .reduce((a, b) => (countAll(b.billets) > countAll(a.billets) ? b : a));
   const drift = (sawing.splitDrift * wish.length) / 1000;
-  const drifted = sections.map((s) => billetsOf(s, sectors, best.angle, wish.diameter / 2, drift));
+  const drifted = sections.map((s) => billetsOf(s, sectors, angle, wish.diameter / 2, drift));
   return {
     sectors,
-    angle: ((best.angle % 360) + 360) % 360,
-    perBolt: best.billets.map((b) => countAll([b])),
-    total: best.total,
+    angle: ((angle % 360) + 360) % 360,
+    perBolt: billets.map((b) => countAll([b])),
+    total: countAll(billets),
     drifted: countAll(drifted),
-    billets: best.billets[best.billets.length - 1] ?? [],
-    splits: splitsOf(sectors, best.angle === even, Math.max(...best.billets.flat().map((b) => b.length))),
+    billets: billets[billets.length - 1] ?? [],
+    splits: splitsOf(sectors, angle === even, Math.max(...billets.flat().map((b) => b.length))),
   };
 }
 

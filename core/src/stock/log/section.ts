@@ -36,45 +36,100 @@ interface Ring {
 const SLACK = 1e-7;
 
 /**
- * Lays as many round billets of a radius as it can into a sector: again and again the place is taken
- * that touches two of the limits (splits, bark, clearance round the pith, other billets) and lies
- * furthest by a rule; of three rules the best is kept. Not proven to be the most, but never overlapping.
+ * Lays as many round billets of a radius as it can into a sector. Two kinds of layout are tried: rows
+ * packed closely along either split, shifted along it in steps, and none at all to begin with; each is
+ * filled up by taking, again and again, the place that touches two of the limits (splits, bark,
+ * clearance round the pith, other billets) and comes first by a rule. The fullest is kept: not proven
+ * to be the most, but never overlapping.
  */
 export function packSector(section: CrossSection, sector: Sector, radius: number): Point[] {
   if (section.radius < radius) return [];
-  const { pith } = section;
-  const turn = (p: Point) => Math.atan2(p.y - pith.y, p.x - pith.x);
-  const middle = ((sector.from + sector.to) / 2) * (Math.PI / 180);
-  const away = (p: Point) => Math.hypot(p.x - pith.x, p.y - pith.y);
-  const rules: ((p: Point) => number)[] = [
+  const field = fieldOf(section, sector, radius);
+  const away = (p: Point) => distance(p, section.pith);
+  const starts = [[], ...(sector.to - sector.from > WIDE ? rowsAlong(field, sector, section) : [])];
+  const rules = [
     away,
-    (p) => -away(p),
-    (p) => Math.abs(Math.sin((turn(p) - middle) / 2)) * 1000 + away(p) / 1000,
+    (p: Point) => -away(p),
+    (p: Point) => -Math.min(...field.lines.map((l) => beyond(l, p))),
   ];
-  return rules
-    .map((rule) => packBy(section, sector, radius, rule))
-    .reduce((a, b) => (b.length > a.length ? b : a));
+  let best: Point[] = [];
+  for (const start of starts)
+    for (const rule of start.length > 0 ? [away] : rules) {
+      const packed = fillUp(field, start, rule);
+      if (packed.length > best.length) best = packed;
+    }
+  return best;
 }
 
-function packBy(section: CrossSection, sector: Sector, radius: number, rule: (p: Point) => number): Point[] {
-  const lines = splitLines(section, sector, radius);
-  const outer: Ring = { centre: { x: 0, y: 0 }, radius: section.radius - radius };
-  const inner: Ring = { centre: section.pith, radius: section.clearance + radius };
-  const rings = [outer, inner];
-  const placed: Point[] = [];
-  const free = (p: Point) =>
-    lines.every((l) => l.n.x * p.x + l.n.y * p.y >= l.d - SLACK) &&
-    distance(p, outer.centre) <= outer.radius + SLACK &&
-    distance(p, inner.centre) >= inner.radius - SLACK &&
-    placed.every((q) => distance(p, q) >= 2 * radius - SLACK);
-  let places = [...touchingLines(lines, rings), ...ringWithRing(outer, inner)].filter(free);
+/** Where the middle of a billet may lie. */
+interface Field {
+  radius: number;
+  lines: Line[];
+  outer: Ring;
+  inner: Ring;
+}
+
+function fieldOf(section: CrossSection, sector: Sector, radius: number): Field {
+  return {
+    radius,
+    lines: splitLines(section, sector, radius),
+    outer: { centre: { x: 0, y: 0 }, radius: section.radius - radius },
+    inner: { centre: section.pith, radius: section.clearance + radius },
+  };
+}
+
+/** How far a point lies inside a limit. */
+const beyond = ({ n, d }: Line, p: Point): number => n.x * p.x + n.y * p.y - d;
+
+const inField = ({ lines, outer, inner }: Field, p: Point): boolean =>
+  lines.every((l) => beyond(l, p) >= -SLACK) &&
+  distance(p, outer.centre) <= outer.radius + SLACK &&
+  distance(p, inner.centre) >= inner.radius - SLACK;
+
+/** Shifts of the rows along a split, in parts of a billet. */
+const SHIFTS = 3;
+/** Narrower sectors hold a row or two: packing by the rules finds those, degrees. */
+const WIDE = 80;
+
+/** Closely packed rows along each split, at several shifts. */
+function rowsAlong(field: Field, sector: Sector, section: CrossSection): Point[][] {
+  const { radius } = field;
+  const across = 2 * section.radius;
+  return [sector.from, sector.to].flatMap((angle, side) => {
+    const line = field.lines[side] as Line;
+    const a = (angle * Math.PI) / 180;
+    const u = { x: Math.cos(a), y: Math.sin(a) };
+    const foot = { x: line.n.x * line.d, y: line.n.y * line.d };
+    return Array.from({ length: SHIFTS }, (_, shift) => {
+      const points: Point[] = [];
+      for (let row = 0; row * radius * Math.sqrt(3) < across; row++) {
+        const offset = (2 * radius * shift) / SHIFTS + (row % 2) * radius;
+        for (let t = offset - across; t <= across; t += 2 * radius) {
+          const up = row * radius * Math.sqrt(3);
+          const p = { x: foot.x + u.x * t + line.n.x * up, y: foot.y + u.y * t + line.n.y * up };
+          if (inField(field, p)) points.push(p);
+        }
+      }
+      return points;
+    });
+  });
+}
+
+/** Adds billets to those that are placed, each where it touches two limits, the first by the rule. */
+function fillUp(field: Field, start: readonly Point[], rule: (p: Point) => number): Point[] {
+  const { radius, lines } = field;
+  const placed = [...start];
+  const ringOf = (centre: Point): Ring => ({ centre, radius: 2 * radius });
+  const rings = [field.outer, field.inner, ...start.map(ringOf)];
+  const free = (p: Point) => inField(field, p) && placed.every((q) => distance(p, q) >= 2 * radius - SLACK);
+  let places = [...touchingLines(lines, rings), ...touchingRings(rings)].filter(free);
   for (;;) {
     const best = places.reduce<Point | null>(
       (a, b) => (a === null || rule(b) > rule(a) + SLACK ? b : a),
       null,
     );
     if (best === null) return placed;
-    const ring = { centre: best, radius: 2 * radius };
+    const ring = ringOf(best);
     placed.push(best);
     places = [
       ...places.filter((p) => distance(p, best) >= ring.radius - SLACK),
@@ -86,6 +141,9 @@ function packBy(section: CrossSection, sector: Sector, radius: number, rule: (p:
     rings.push(ring);
   }
 }
+
+const touchingRings = (rings: readonly Ring[]): Point[] =>
+  rings.flatMap((ring, i) => rings.slice(i + 1).flatMap((other) => ringWithRing(ring, other)));
 
 /** The splits as limits for the middle of a billet. */
 function splitLines({ pith }: CrossSection, sector: Sector, radius: number): Line[] {
