@@ -1,6 +1,8 @@
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import {
+  corrected,
   cutStockOf,
+  materialById,
   newWorkshop,
   sawingOf,
   studyCutting,
@@ -276,5 +278,26 @@ describe('a log', () => {
       item: { form: 'round', moisture: 70, origin: 'the storm tree' },
     });
     await owner.post(`/api/stock/${item.id}/split`).send(split).expect(422);
+  });
+});
+
+describe('materials, saws and air of a workshop', () => {
+  it('are kept with it, and a value that cannot be is refused', async () => {
+    const { body } = (await owner.get('/api/workshop').expect(200)) as {
+      body: { name: string; version: number; body: object };
+    };
+    const hazel = materialById('hazel');
+    if (!hazel) throw new Error('hazel is gone');
+    const mine = corrected(hazel, { density: 0.66 }, { source: 'own scales', certainty: 'measured' });
+    const sawing = { ...sawingOf(newWorkshop('UTC', 'mm')), ripKerf: 2.2 };
+    const change = { materials: [mine], sawing, air: { temperature: 17, humidity: 60 }, currency: 'EUR' };
+    const save = (more: object, basedOn: number) =>
+      owner.put('/api/workshop').send({ name: body.name, basedOn, body: { ...body.body, ...more } });
+    await save(change, body.version).expect(200);
+    expect((await owner.get('/api/workshop')).body.body).toMatchObject(change);
+    const absurd = await save({ materials: [{ ...mine, density: 40 }] }, body.version + 1).expect(400);
+    expect(absurd.body.detail).toContain('ensity is 40. Give 3 or less.');
+    await save({ air: { temperature: 17, humidity: 160 } }, body.version + 1).expect(400);
+    await save({ currency: 'gold' }, body.version + 1).expect(400);
   });
 });

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { materialById, type Material } from '../material/index.js';
 import { dim } from '../measure/index.js';
 import { withDimension } from '../pattern/index.js';
 import { exampleInputs } from './exampleShop.js';
@@ -178,4 +179,15 @@ describe('wood that is not dry', () => {
     expect(ready.byPiece.start).toBe('2026-03-02T08:00');
     expect(ready.findings.some((f) => f.id.startsWith('stock.wood'))).toBe(false);
   });
+});
+
+it('counts with the workshop’s own material when it has one', () => {
+  const inputs = exampleInputs(3);
+  const own = { ...(materialById('maple') as Material), id: 'own-1', name: 'Spalted maple', density: 0.5 };
+  const order = { ...inputs.order, materialId: 'own-1' };
+  const known = planOf({ ...inputs, order, workshop: { ...inputs.workshop, materials: [own] } });
+  expect(known.parts[0].material.name).toBe('Spalted maple');
+  expect(known.findings.some((f) => f.id.startsWith('stock.material'))).toBe(false);
+  const unknown = planOf({ ...inputs, order });
+  expect(unknown.findings.some((f) => f.id.startsWith('stock.material'))).toBe(true);
 });

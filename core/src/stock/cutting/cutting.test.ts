@@ -10,6 +10,7 @@ import {
   sawListOf,
   solverOf,
   studyCutting,
+  studyKey,
   withSpare,
   type CutDemand,
   type CutInput,
@@ -266,5 +267,91 @@ describe('findings and spares', () => {
     expect(rejectRate(180, 9)).toBeCloseTo(0.05, 12);
     expect(withSpare(want('a', 40, 90, 19), 0.05).count).toBe(20);
     expect(blankVolume(want('a', 40, 90, 1))).toBe(144_000);
+  });
+});
+
+describe('what is counted', () => {
+  it('keeps offcuts that are long and wide enough, and counts the rest as waste', () => {
+    const habits = { ...sawing, leastOffcutLength: 120, leastOffcutWidth: 30 };
+    const input = {
+      demand: [want('a', 40, 150, 2)],
+      stock: [board('x', { width: 126, length: 500 })],
+      sawing: habits,
+    };
+    const plan = studyCutting(input, solve).find((p) => p.order === 'rip-first');
+    // one strip of 40: 2 × 150 and 195 over; beside it 126 − 43 = 83 whole
+    const sizes = plan?.cuts[0]?.offcuts.map((o) => [o.length, o.width]);
+    expect(sizes).toEqual([
+      [195, 40],
+      [500, 83],
+    ]);
+    const kerfs = 3 * 500 * 40 + 2 * 2.5 * 40 * 40;
+    expect(plan?.waste).toBeCloseTo(kerfs, 6);
+  });
+
+  it('estimates stock without a price by the others of its material, and by volume when none has one', () => {
+    const demand = [want('a', 40, 240, 12)];
+    const stock = [board('known', { cost: 1000 }), board('gift', { cost: null, length: 1000 })];
+    const [plan] = studyCutting({ demand, stock, sawing }, solve);
+    expect(plan).toMatchObject({ estimated: ['gift'], byVolume: false, missing: [] });
+    expect(plan?.cost).toBe(2000); // the longer board alone, at the rate of the other
+    const [free] = studyCutting({ demand, stock: stock.map((s) => ({ ...s, cost: null })), sawing }, solve);
+    expect(free).toMatchObject({ byVolume: true, estimated: [], cost: 5040 }); // 40 × 126 × 1000 mm³ in cm³
+  });
+
+  it('studies each material alone and adds them up', () => {
+    const oak = { ...want('b', 40, 240, 6), materialId: 'oak' };
+    const stock = [board('x'), board('y', { materialId: 'oak', cost: 1700 })];
+    const [both] = studyCutting({ demand: [want('a', 40, 240, 6), oak], stock, sawing }, solve);
+    expect(both).toMatchObject({ cost: 2700, bound: 2700, proven: true, opened: 2, missing: [] });
+  });
+
+  it('tells how far it has come', () => {
+    const told: string[] = [];
+    studyCutting(
+      { demand: [want('a', 40, 240, 6)], stock: [board('x')], sawing },
+      solve,
+      ({ order, doing }) => told.push(`${order}: ${doing}`),
+    );
+    expect(told).toContain('rip-first: proving the cheapest');
+    expect(told).toContain('crosscut-first: pricing ways of cutting');
+  });
+
+  it('has a key that changes with the input and not with the order of its fields', () => {
+    const input = { demand: [want('a', 40, 240, 6)], stock: [board('x')], sawing };
+    const turned = Object.fromEntries(Object.entries(input).reverse()) as unknown as CutInput;
+    expect(studyKey(turned)).toBe(studyKey(input));
+    expect(studyKey({ ...input, stock: [board('x', { length: 501 })] })).not.toBe(studyKey(input));
+  });
+});
+
+describe('a layout that is to be recorded', () => {
+  const stock = board('x', { zones: [{ from: 300, to: 340, low: 0, high: 30, why: 'knot' }] });
+  const demand = [want('a', 40, 150, 4)];
+  const cut = (x: number, y: number, layers = 1) => ({
+    stockId: 'x',
+    order: 'rip-first' as const,
+    strips: [],
+    blanks: [{ demandId: 'a', x, y, length: 150, width: 40, layers }],
+    offcuts: [],
+    stockVolume: 1,
+    blankVolume: 1,
+    offcutVolume: 0,
+  });
+  const said = (c: Parameters<typeof layoutProblems>[0]) => layoutProblems(c, stock, demand, sawing)[0];
+
+  it('is refused outside the board, in a knot, above the thickness, too small, or of nothing wanted', () => {
+    expect(said(cut(0, 43))).toBeUndefined();
+    expect(said(cut(400, 43))).toContain('lies outside x');
+    expect(said(cut(200, 0))).toContain('unusable wood at ⟦300⟧ (knot)');
+    expect(said(cut(0, 43, 2))).toContain('not thick enough for 2');
+    const small = { ...cut(0, 43), blanks: cut(0, 43).blanks.map((b) => ({ ...b, length: 100 })) };
+    expect(said(small)).toContain('smaller than a needs');
+    expect(layoutProblems(cut(0, 43), stock, [], sawing)[0]).toContain('belongs to nothing');
+    const over = {
+      ...cut(0, 43),
+      offcuts: [{ x: 100, y: 43, length: 200, width: 40, thickness: 40, pieces: 1, round: false }],
+    };
+    expect(said(over)).toContain('over a blank');
   });
 });
