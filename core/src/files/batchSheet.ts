@@ -52,7 +52,13 @@ function linesOf(wish: BatchSheetWish): Line[] {
       `${mm(part.blank.section)} × ${mm(part.blank.length)}`,
     ),
     body('clip off each corner', mm(part.blank.octagon.clipLeg)),
-    ...(part.drilling.length > 0 ? [head('Drill')] : []),
+    ...(part.drilling.length + (part.crossDrilling ?? []).length > 0 ? [head('Drill')] : []),
+    ...(part.crossDrilling ?? []).map((d) =>
+      body(
+        `${d.name}, across, ${mm(d.x)} from the reference end: ${d.bit ? `${d.bit.kind} ${mm(d.bit.diameter.mm)}` : 'no bit'}, ${d.rpm} rpm`,
+        d.through ? 'through' : `tape ${mm(d.tapeAt)}`,
+      ),
+    ),
     ...part.drilling.flatMap((d) => [
       body(
         `${d.name}: ${d.bit ? `${d.bit.kind} ${mm(d.bit.diameter.mm)}` : 'no bit'}, ${d.rpm} rpm`,

@@ -1,6 +1,7 @@
 import type { Material } from '../material/index.js';
 import { dim, len, type Figure, type Finding } from '../measure/index.js';
-import { holeReach, leastWall, pointLength, type Hole, type Outline, type Part } from '../pattern/index.js';
+import { holeReach, leastWall, type Hole, type Outline, type Part } from '../pattern/index.js';
+import { bitFindings, bitWork, drawnRange } from './bitWork.js';
 import type { Bit, Workshop } from '../workshop/index.js';
 import type { NeededHole } from './kitNeeds.js';
 import { pickBit, type BitChoice } from './pickBit.js';
@@ -32,10 +33,6 @@ export interface DrillPlan {
   figures: Figure[];
 }
 
-/** Angle of a bit's point: flat-bottomed bits leave a flat, the others a cone. */
-const pointAngleOf = (bit: Bit | null, otherwise: number) =>
-  bit?.kind === 'flat-bottomed' ? 180 : otherwise;
-
 /**
  * Plans every hole of a part: those of its kit and those drawn in the pattern.
  * Drilling comes while the blank is square, so that there is something to hold.
@@ -51,7 +48,7 @@ export function planDrilling(
   const operations = wishes.map((wish) => operation(wish, material, workshop));
   const holes = mergeSteps(operations);
   const findings = [
-    ...operations.flatMap((o) => bitFindings(part, o)),
+    ...operations.flatMap((o) => bitFindings(part.id, o)),
     ...wallFindings(part, outline, holes, workshop.allowances.leastWall),
     ...engagementFindings(part, needed),
   ];
@@ -59,20 +56,11 @@ export function planDrilling(
   return { operations, holes, findings, figures };
 }
 
-/** A drawn hole says its diameter: a bit a little over will do, one under hardly. */
-const DRAWN_UNDER = 0.05;
-const DRAWN_OVER = 0.3;
-
 /** Each step of a drawn hole is drilled on its own, the widest first while its centre is sound. */
 function drawnHole(hole: Hole): NeededHole[] {
   return hole.steps.map((step, i) => ({
     hole: { ...hole, id: `${hole.id}.${i + 1}`, steps: [step] },
-    range: {
-      fit: 'slip' as const,
-      least: step.diameter.mm - DRAWN_UNDER,
-      best: step.diameter.mm,
-      most: step.diameter.mm + DRAWN_OVER,
-    },
+    range: drawnRange(step.diameter.mm),
     enters: hole.name,
     entersDiameter: step.diameter.mm,
     entersLength: step.depth.mm,
@@ -86,11 +74,13 @@ function operation(
 ): DrillOperation {
   const depth = hole.steps[0]?.depth.mm ?? 0;
   const choice = pickBit(workshop.bits, range, depth);
-  const bit = choice.bit ?? choice.instead;
-  const diameter = bit?.diameter.mm ?? range.best;
-  const angle = pointAngleOf(bit, hole.pointAngle);
-  const point = pointLength(diameter, angle);
-  const surfaceSpeed = drillingSpeed(material, bit);
+  const { bit, diameter, angle, point, ...work } = bitWork(
+    choice,
+    range.best,
+    hole.pointAngle,
+    depth,
+    material,
+  );
   return {
     id: hole.id,
     hole: { ...hole, pointAngle: angle, steps: [{ diameter: dim(diameter), depth: dim(depth) }] },
@@ -100,21 +90,10 @@ function operation(
     toShoulder: depth,
     toPoint: depth + point,
     tapeAt: depth + point,
-    pecks: pecks(depth, diameter, material),
-    rpm: drillingRpm(surfaceSpeed, diameter),
-    surfaceSpeed,
-    lubricant: lubricantFor(material),
+    ...work,
     order: `Drill for ${enters} while the blank is square and there is something to hold.`,
   };
 }
-
-/** What keeps a bit cool and its chips moving. */
-const lubricantFor = ({ class: kind, family }: Material): string =>
-  kind === 'resin'
-    ? 'none; let it cool between pecks, it melts'
-    : family === 'horn' || family === 'antler'
-      ? 'a drop of oil'
-      : 'none';
 
 /** Steps of one drawn hole belong together again for the drawing and the wall. */
 function mergeSteps(operations: DrillOperation[]): Hole[] {
@@ -125,53 +104,6 @@ function mergeSteps(operations: DrillOperation[]): Hole[] {
     holes.set(id, before ? { ...before, steps: [...before.steps, ...hole.steps] } : { ...hole, id });
   }
   return [...holes.values()];
-}
-
-/** Surface speeds for drilling, m/min: bench practice, typical; flat-bottomed bits much slower. */
-function drillingSpeed(material: Material, bit: Bit | null): number {
-  if (material.class === 'resin') return 20;
-  if (bit?.kind === 'flat-bottomed') return 25;
-  return material.class === 'dense hardwood' ? 35 : 45;
-}
-
-const FASTEST_DRILLING = 2500;
-
-/** n = 1000·v / (π·d), v in m/min and d in mm, rounded down to 50 rpm. */
-function drillingRpm(surfaceSpeed: number, diameter: number): number {
-  const rpm = (1000 * surfaceSpeed) / (Math.PI * diameter);
-  return Math.max(50, Math.floor(Math.min(rpm, FASTEST_DRILLING) / 50) * 50);
-}
-
-/**
- * Depths at which the bit is withdrawn: first after 3 diameters, then every 2, from 6 diameters on
- * every 1; in resin every diameter.
- */
-export function pecks(depth: number, diameter: number, material: Material): number[] {
-  const depths: number[] = [];
-  let at = material.class === 'resin' ? diameter : 3 * diameter;
-  while (at < depth) {
-    depths.push(at);
-    const deep = at >= 6 * diameter || material.class === 'resin';
-    at += (deep ? 1 : 2) * diameter;
-  }
-  return depths;
-}
-
-function bitFindings(part: Part, o: DrillOperation): Finding[] {
-  if (o.choice.bit) return [];
-  return [
-    {
-      id: `drill.bit.${o.id}`,
-      severity: Math.abs(o.choice.off) > 0.6 || !o.choice.instead ? 'stop' : 'warn',
-      stage: 'drill',
-      partId: part.id,
-      what: `The workshop owns no bit for the ${o.name}.`,
-      why: o.choice.consequence,
-      remedy: o.choice.instead
-        ? `Drill with ${len(o.choice.instead.diameter.mm)} and do as it says, or add the right bit to the workshop.`
-        : 'Add a bit to the workshop.',
-    },
-  ];
 }
 
 function wallFindings(part: Part, outline: Outline, holes: Hole[], least: number): Finding[] {

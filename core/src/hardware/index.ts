@@ -3,4 +3,6 @@ export * from './fit.js';
 export * from './kitNeeds.js';
 export * from './pickBit.js';
 export * from './drilling.js';
+export * from './crossDrilling.js';
+export { pecks } from './bitWork.js';
 export * from './mating.js';

@@ -1,6 +1,6 @@
 import type { Join } from '../assembly/index.js';
 import type { Step } from '../batch/index.js';
-import type { DrillOperation, KitNeeds, Kit } from '../hardware/index.js';
+import type { CrossOperation, DrillOperation, KitNeeds, Kit } from '../hardware/index.js';
 import type { Station } from '../inspect/index.js';
 import type { Layout } from '../layout/index.js';
 import type { Material } from '../material/index.js';
@@ -37,6 +37,8 @@ export interface PartPlan {
   mount: Mount;
   blank: Blank;
   drilling: DrillOperation[];
+  /** cross holes in the order they are drilled; plans made before there were bits for them have none */
+  crossDrilling?: CrossOperation[];
   layout: Layout;
   speeds: SpeedChoice[];
   cuts: Cut[];

@@ -83,15 +83,20 @@ describe('holes across', () => {
 
   it('are drilled on the square blank, before anything is round', () => {
     const ids = planOf(launcher).parts[0].steps.map((s) => s.id);
-    expect(ids.indexOf('drill.cross')).toBeGreaterThan(ids.indexOf('centres'));
-    expect(ids.indexOf('drill.cross')).toBeLessThan(ids.indexOf('rough'));
+    const across = ids.filter((id) => id.startsWith('drill.cross.'));
+    expect(across).toHaveLength(2);
+    for (const id of across) {
+      expect(ids.indexOf(id)).toBeGreaterThan(ids.indexOf('centres'));
+      expect(ids.indexOf(id)).toBeLessThan(ids.indexOf('rough'));
+    }
   });
 
   it('are named with place and side; meeting inside is a note', () => {
     const { parts, findings } = planOf(launcher);
-    const { words } = parts[0].steps.find((s) => s.id === 'drill.cross')!;
-    expect(words[0]).toMatch(/stem hole: ⟦11⟧, ⟦16⟧ from the reference end.*side 1, through/);
-    expect(words[1]).toContain('side 2');
+    const across = parts[0].steps.filter((s) => s.id.startsWith('drill.cross.'));
+    const stem = across.find((s) => s.title.includes('stem hole'))!;
+    expect(stem.words[0]).toMatch(/⟦16⟧ from the reference end of the piece, on side 1, through/);
+    expect(across.find((s) => s !== stem)?.words[0]).toContain('side 2');
     expect(findings.find((f) => f.id === 'drill.cross.part1')?.severity).toBe('note');
   });
 

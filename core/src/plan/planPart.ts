@@ -1,5 +1,5 @@
 import { joinFindings, joinsOf } from '../assembly/index.js';
-import { kitNeeds, planDrilling, type DrillPlan } from '../hardware/index.js';
+import { kitNeeds, planCrossDrilling, planDrilling, type DrillPlan } from '../hardware/index.js';
 import type { Station } from '../inspect/index.js';
 import { layoutOf, type Layout } from '../layout/index.js';
 import { materialById, MATERIALS, type Material } from '../material/index.js';
@@ -52,6 +52,8 @@ export function planPart(part: Part, inputs: PlanInputs): PlannedPart {
     workshop.tools,
     held.mount.headstockEnd,
   );
+  const bores = (part.crossHoles ?? []).map((hole) => boreOf(hole, outline));
+  const cross = planCrossDrilling(part.id, bores, held.blank.section, material, workshop);
   const solid = solidOf(outline);
   const ladder = gritLadder(part.id, material, workshop.abrasives, solid.surface);
   const finish = workshop.finishes.find((f) => f.id === order.finishId);
@@ -67,12 +69,13 @@ export function planPart(part: Part, inputs: PlanInputs): PlannedPart {
     hardware,
     holes: drill.holes,
     leastWall: leastWall(outline, drill.holes),
-    bores: (part.crossHoles ?? []).map((hole) => boreOf(hole, outline)),
+    bores,
     crossWall: leastCrossWall(outline, drill.holes, part.crossHoles ?? []),
     mounts: held.mounts,
     mount: held.mount,
     blank: held.blank,
     drilling: drill.operations,
+    crossDrilling: cross.operations,
     layout,
     speeds,
     ...cutting,
@@ -87,6 +90,7 @@ export function planPart(part: Part, inputs: PlanInputs): PlannedPart {
     findings: [
       ...partFindings(part, inputs, draft),
       ...drill.findings,
+      ...cross.findings,
       ...mountFindings(held.mount, part.id, outline, held.blank, workshop),
       ...cutFindings,
       ...ladder.findings,
@@ -95,7 +99,7 @@ export function planPart(part: Part, inputs: PlanInputs): PlannedPart {
     ],
     figures: {
       stock: held.figures,
-      drill: drill.figures,
+      drill: [...cross.figures, ...drill.figures],
       mark: layout.figures,
       turn: speeds.map((s) => s.figure),
       surface: ladder.figures,

@@ -39,26 +39,29 @@ export function stockSteps(part: PartDraft): Draft[] {
 }
 
 /** Cross holes are drilled while the blank still has faces to lie on. */
-export function crossSteps({ bores = [], blank }: PartDraft): Draft[] {
-  if (bores.length === 0) return [];
-  return [
-    {
-      id: 'drill.cross',
-      stage: 'drill',
-      title: bores.length > 1 ? 'Drill the cross holes' : 'Drill the cross hole',
-      words: bores.map((bore) => {
-        const face =
-          bore.angle % 90 === 0 ? `on side ${((((bore.angle / 90) % 4) + 4) % 4) + 1}` : `at ${bore.angle}°`;
-        const deep =
-          bore.end <= -bore.mouth ? 'through' : `${len(blank.section / 2 - bore.end)} deep from the face`;
-        return `${bore.name}: ${len(2 * bore.radius)}, ${len(bore.x)} from the reference end of the piece, ${face}, ${deep}.`;
-      }),
-      minutes: MINUTES.drill * bores.length,
-      setup: at('drill press', 'cross holes, blank in the vise'),
-      locks: [{ stepId: 'centres', reason: 'both holes are measured from one marked end.' }],
-    },
-  ];
+export function crossSteps({ crossDrilling = [] }: PartDraft): Draft[] {
+  return crossDrilling.map((o, i) => ({
+    id: `drill.cross.${o.id}`,
+    stage: 'drill',
+    title: `Drill the ${o.name} across`,
+    words: [
+      `${o.bit ? `${o.bit.kind} ${len(o.bit.diameter.mm)}` : 'The bit that is missing'}, ${len(o.x)} from the reference end of the piece, ${faceWords(o.angle)}, ${o.through ? 'through' : `${len(o.toShoulder)} deep from the face`}; tape at ${len(o.tapeAt)}.`,
+      o.order,
+      ...(o.pecks.length > 0 ? [`Withdraw at ${o.pecks.map(len).join(', ')}.`] : []),
+    ],
+    minutes: MINUTES.drill + o.pecks.length * 0.2,
+    setup: at('drill press', `${o.name} bit, blank in the vise`),
+    speed: `${o.rpm} rpm`,
+    locks:
+      i === 0
+        ? [{ stepId: 'centres', reason: 'all cross holes are measured from one marked end.' }]
+        : [{ stepId: `drill.cross.${crossDrilling[i - 1]?.id ?? ''}`, reason: o.order }],
+  }));
 }
+
+/** Sides of the square are counted from the one that faces the turner. */
+const faceWords = (angle: number): string =>
+  angle % 90 === 0 ? `on side ${((((angle / 90) % 4) + 4) % 4) + 1}` : `at ${angle}°`;
 
 /** Every bore along the axis, one after another. */
 export function drillSteps(part: PartDraft): Draft[] {

@@ -12,6 +12,7 @@ import {
   type Log,
   type NewStockItem,
   type StockItem,
+  type Workshop,
 } from '@compas/core';
 import { WorkshopTransaction } from '../database/workshopTransaction.js';
 import { Problem } from '../edge/problem.js';
@@ -74,10 +75,11 @@ export class StockService {
       this.problemsOf(itemOf(r)).map((p) => ({ field: `received.${i}.${p.field}`, why: p.why })),
     );
     if (problems.length > 0) throw Problem.unusable(problems);
+    const { body } = await this.workshop.show();
     const made: StockItem[] = [];
     for (const dto of received) {
       const item = await this.create(itemOf(dto));
-      await this.book(item, dto.amount, (await this.worth(item)) * dto.amount, 'received', '');
+      await this.book(item, dto.amount, worthIn(body, item) * dto.amount, 'received', '');
       made.push(item);
     }
     return made;
@@ -192,18 +194,7 @@ export class StockService {
 
   /** What one piece is worth by its price, minor units; 0 when nobody knows. */
   private async worth(item: StockItem): Promise<number> {
-    const { body } = await this.workshop.show();
-    const density =
-      'materialId' in item ? (materialById(item.materialId, body.materials)?.density ?? null) : null;
-    const { price } = item;
-    if (price !== null && price.currency !== currencyOf(body))
-      throw Problem.unusable([
-        {
-          field: 'item.price.currency',
-          why: `The price is in ${price.currency}; this workshop counts in ${currencyOf(body)}. Give it in ${currencyOf(body)}.`,
-        },
-      ]);
-    return worthOf(item, density) ?? 0;
+    return worthIn((await this.workshop.show()).body, item);
   }
 
   private book(
@@ -239,3 +230,17 @@ export class StockService {
 }
 
 const stockItem = ({ id, body }: StockItemEntity): StockItem => ({ ...body, id });
+
+function worthIn(workshop: Workshop, item: StockItem): number {
+  const density =
+    'materialId' in item ? (materialById(item.materialId, workshop.materials)?.density ?? null) : null;
+  const currency = currencyOf(workshop);
+  if (item.price !== null && item.price.currency !== currency)
+    throw Problem.unusable([
+      {
+        field: 'item.price.currency',
+        why: `The price is in ${item.price.currency}; this workshop counts in ${currency}. Give it in ${currency}.`,
+      },
+    ]);
+  return worthOf(item, density) ?? 0;
+}

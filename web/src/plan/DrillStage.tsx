@@ -1,31 +1,22 @@
-import type { DrillOperation, PartPlan } from '@compas/core';
+import type { CrossOperation, DrillOperation, PartPlan } from '@compas/core';
 import { Length, Say } from '../ui/Length.js';
 
-/** Every hole with its bit, depth, tape, withdrawals and speed. */
+/** Every hole with its bit, depth, tape, withdrawals and speed, in the order they are drilled. */
 export function DrillStage({ part }: { part: PartPlan }) {
-  const cross = part.steps.find((s) => s.id === 'drill.cross');
-  if (part.drilling.length === 0 && !cross) return <p className="sheet">Nothing is drilled in this piece.</p>;
+  const { crossDrilling = [], drilling } = part;
+  if (drilling.length + crossDrilling.length === 0)
+    return <p className="sheet">Nothing is drilled in this piece.</p>;
   return (
     <div className="column">
-      {cross && (
-        <div className="sheet">
-          <h2>{cross.title}</h2>
-          <p className="soft">While the blank is square, all from one end.</p>
-          <ul>
-            {cross.words.map((words) => (
-              <li key={words}>
-                <Say text={words} />
-              </li>
-            ))}
-          </ul>
-          {part.crossWall && part.crossWall.wall >= 0 && (
-            <p>
-              Least wood left at them: <Length mm={part.crossWall.wall} />.
-            </p>
-          )}
-        </div>
+      {crossDrilling.map((operation) => (
+        <Operation key={operation.id} operation={operation} cross={operation} />
+      ))}
+      {part.crossWall && part.crossWall.wall >= 0 && (
+        <p>
+          Least wood left at the cross holes: <Length mm={part.crossWall.wall} />.
+        </p>
       )}
-      {part.drilling.map((operation) => (
+      {drilling.map((operation) => (
         <Operation key={operation.id} operation={operation} />
       ))}
       {part.leastWall && (
@@ -38,7 +29,15 @@ export function DrillStage({ part }: { part: PartPlan }) {
   );
 }
 
-function Operation({ operation: o }: { operation: DrillOperation }) {
+/** What a hole across has beside its bit: where it lies and whether it goes through. */
+type Across = Pick<CrossOperation, 'x' | 'angle' | 'through'>;
+
+interface OperationProps {
+  operation: Omit<DrillOperation, 'hole'>;
+  cross?: Across;
+}
+
+function Operation({ operation: o, cross }: OperationProps) {
   return (
     <div className="sheet">
       <h2>
@@ -53,8 +52,17 @@ function Operation({ operation: o }: { operation: DrillOperation }) {
       </h2>
       <table className="table">
         <tbody>
+          {cross && (
+            <tr>
+              <th scope="row">Centre, from the reference end</th>
+              <td className="number">
+                <Length mm={cross.x} />, side {sideOf(cross.angle)}
+                {cross.through && ', through'}
+              </td>
+            </tr>
+          )}
           <tr>
-            <th scope="row">Depth to the shoulder</th>
+            <th scope="row">{cross ? 'From the face to the shoulder' : 'Depth to the shoulder'}</th>
             <td className="number">
               <Length mm={o.toShoulder} />
             </td>
@@ -101,3 +109,7 @@ function Operation({ operation: o }: { operation: DrillOperation }) {
     </div>
   );
 }
+
+/** Sides of the square blank are counted from the one that faces the turner; between them in degrees. */
+const sideOf = (angle: number): string =>
+  angle % 90 === 0 ? String(((((angle / 90) % 4) + 4) % 4) + 1) : `at ${angle}°`;

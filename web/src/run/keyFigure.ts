@@ -15,6 +15,8 @@ export function keyFigure(step: Step, part: PartPlan, station: Station | undefin
     };
   const drilling = part.drilling.find((d) => step.id === `drill.${d.id}`);
   if (drilling) return { label: 'tape at', mm: drilling.tapeAt };
+  const cross = part.crossDrilling?.find((d) => step.id === `drill.cross.${d.id}`);
+  if (cross) return { label: 'centre from the end', mm: cross.x };
   const fitting = hardwareFigure(step, part);
   if (fitting) return fitting;
   switch (step.id) {
