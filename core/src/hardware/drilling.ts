@@ -5,6 +5,7 @@ import { bitFindings, bitWork, drawnRange } from './bitWork.js';
 import type { Bit, Workshop } from '../workshop/index.js';
 import type { NeededHole } from './kitNeeds.js';
 import { pickBit, type BitChoice } from './pickBit.js';
+import { taperBores } from './taper.js';
 
 /** Drilling of one hole: bit, depths, tape, withdrawals and speed. */
 export interface DrillOperation {
@@ -24,6 +25,8 @@ export interface DrillOperation {
   surfaceSpeed: number;
   lubricant: string;
   order: string;
+  /** what is done when it is drilled */
+  after?: string;
 }
 
 export interface DrillPlan {
@@ -44,9 +47,9 @@ export function planDrilling(
   material: Material,
   workshop: Workshop,
 ): DrillPlan {
-  const wishes = [...needed, ...part.holes.flatMap(drawnHole)];
+  const wishes = [...needed, ...part.holes.flatMap(drawnHole(workshop.bits))];
   const operations = wishes.map((wish) => operation(wish, material, workshop));
-  const holes = mergeSteps(operations);
+  const holes = mergeSteps(operations, wishes);
   const findings = [
     ...operations.flatMap((o) => bitFindings(part.id, o)),
     ...wallFindings(part, outline, holes, workshop.allowances.leastWall),
@@ -57,18 +60,26 @@ export function planDrilling(
 }
 
 /** Each step of a drawn hole is drilled on its own, the widest first while its centre is sound. */
-function drawnHole(hole: Hole): NeededHole[] {
-  return hole.steps.map((step, i) => ({
-    hole: { ...hole, id: `${hole.id}.${i + 1}`, steps: [step] },
-    range: drawnRange(step.diameter.mm),
-    enters: hole.name,
-    entersDiameter: step.diameter.mm,
-    entersLength: step.depth.mm,
-  }));
-}
+const drawnHole =
+  (bits: readonly Bit[]) =>
+  (hole: Hole): NeededHole[] =>
+    hole.steps.flatMap((step, i) => {
+      const id = `${hole.id}.${i + 1}`;
+      if (step.endDiameter && step.endDiameter.mm < step.diameter.mm)
+        return taperBores(hole, step, hole.steps[i - 1]?.depth.mm ?? 0, id, bits);
+      return [
+        {
+          hole: { ...hole, id, steps: [step] },
+          range: drawnRange(step.diameter.mm),
+          enters: hole.name,
+          entersDiameter: step.diameter.mm,
+          entersLength: step.depth.mm,
+        },
+      ];
+    });
 
 function operation(
-  { hole, range, enters }: NeededHole,
+  { hole, range, enters, after }: NeededHole,
   material: Material,
   workshop: Workshop,
 ): DrillOperation {
@@ -92,17 +103,21 @@ function operation(
     tapeAt: depth + point,
     ...work,
     order: `Drill for ${enters} while the blank is square and there is something to hold.`,
+    ...(after === undefined ? {} : { after }),
   };
 }
 
-/** Steps of one drawn hole belong together again for the drawing and the wall. */
-function mergeSteps(operations: DrillOperation[]): Hole[] {
+/** Steps of one drawn hole belong together again for the drawing and the wall; a taper is what it becomes. */
+function mergeSteps(operations: readonly DrillOperation[], wishes: readonly NeededHole[]): Hole[] {
   const holes = new Map<string, Hole>();
-  for (const { hole } of operations) {
-    const id = hole.id.replace(/\.\d+$/, '');
+  operations.forEach(({ hole }, i) => {
+    const becomes = wishes[i]?.becomes;
+    const steps = becomes === undefined ? hole.steps : becomes === null ? [] : [becomes];
+    const id = hole.id.replace(/\.\d+[a-z]?$/, '');
+    const name = hole.name.replace(/, (pilot|step \d+)$/, '');
     const before = holes.get(id);
-    holes.set(id, before ? { ...before, steps: [...before.steps, ...hole.steps] } : { ...hole, id });
-  }
+    holes.set(id, before ? { ...before, steps: [...before.steps, ...steps] } : { ...hole, id, name, steps });
+  });
   return [...holes.values()];
 }
 

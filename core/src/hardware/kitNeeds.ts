@@ -1,6 +1,6 @@
 import { dim } from '../measure/index.js';
 import type { Material } from '../material/index.js';
-import type { Hole, PartEnd } from '../pattern/index.js';
+import type { Hole, PartEnd, HoleStep } from '../pattern/index.js';
 import type { GlueKind } from '../workshop/index.js';
 import { holeForBody, holeForThread, type HoleRange } from './fit.js';
 import type { Kit } from './kit.js';
@@ -15,6 +15,10 @@ export interface NeededHole {
   enters: string;
   entersDiameter: number;
   entersLength: number;
+  /** what the bore becomes, when it is reamed to a taper afterwards; null for bores that vanish in it */
+  becomes?: HoleStep | null;
+  /** what is done when it is drilled */
+  after?: string;
 }
 
 /** A diameter that must meet the hardware, at the end the hardware sits on. */

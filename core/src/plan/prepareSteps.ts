@@ -74,6 +74,7 @@ export function drillSteps(part: PartDraft): Draft[] {
       operation.pecks.length > 0
         ? `Withdraw at ${operation.pecks.map(len).join(', ')}.`
         : 'In one go, then clear the chips.',
+      ...(operation.after === undefined ? [] : [operation.after]),
     ],
     minutes: MINUTES.drill + operation.pecks.length * 0.2,
     setup: at('drill press', `${operation.name} bit`),

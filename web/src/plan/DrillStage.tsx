@@ -105,6 +105,13 @@ function Operation({ operation: o, cross }: OperationProps) {
       <p>
         <Say text={o.choice.consequence} />
       </p>
+      {o.after !== undefined && (
+        <p>
+          <b>
+            <Say text={o.after} />
+          </b>
+        </p>
+      )}
       <p className="soft">{o.order}</p>
     </div>
   );
