@@ -6,8 +6,10 @@ import type { Need } from './master.js';
 /** Boards that are put back at a time. */
 const WINDOW = 4;
 
+/** Plans of so few boards are bettered longer: their dives are short. */
+const SMALL = 2 * WINDOW;
 /** Rounds of putting back, each a dive; fewer when the plan is near enough to the bound. */
-const ROUNDS = 6;
+const ROUNDS = { small: 16, large: 6 };
 const NEAR = 1.005;
 
 /**
@@ -22,23 +24,32 @@ export function improve(
   solve: SolveLinear,
 ): Column[] {
   let best = [...plan];
-  for (let round = 0; round < ROUNDS && best.length > 1 && countedCost(need, best) > bound * NEAR; round++) {
-    const ordered = worstFirst(need, best);
-    const back = new Set(
-      Array.from(
-        { length: WINDOW },
-        (_, i) => ordered[i === 0 ? 0 : (round * (WINDOW - 1) + i) % ordered.length],
-      ),
-    );
+  const rounds = plan.length <= SMALL ? ROUNDS.small : ROUNDS.large;
+  for (let round = 0; round < rounds && best.length > 1; round++) {
+    if (countedCost(need, best) <= bound * NEAR) break;
+    const back = putBack(worstFirst(need, best), round);
     const stay = best.filter((c) => !back.has(c));
-    const open = stillNeeded(need, stay);
-    const other = [...stay, ...dive(open, pool, solve)];
+    const other = [...stay, ...dive(stillNeeded(need, stay), pool, solve)];
     const cheaper = covers(need, other) && countedCost(need, other) < countedCost(need, best) - 1e-6;
-    // all boards were in the window: another round would ask the same
-    if (!cheaper && stay.length === 0) return best;
     if (cheaper) best = other;
   }
   return best;
+}
+
+/** The worst board and some others in turn; in small plans one, two, three and so on of the worst. */
+function putBack(ordered: readonly Column[], round: number): Set<Column> {
+  const most = Math.min(WINDOW, ordered.length - 1);
+  if (ordered.length <= SMALL) {
+    const size = 1 + (round % most);
+    const first = Math.floor(round / most);
+    return new Set(Array.from({ length: size }, (_, i) => ordered[(first + i) % ordered.length] as Column));
+  }
+  return new Set(
+    Array.from(
+      { length: most },
+      (_, i) => ordered[i === 0 ? 0 : (round * (most - 1) + i) % ordered.length] as Column,
+    ),
+  );
 }
 
 /** What a plan costs as the study counts. */
