@@ -5,6 +5,26 @@ import type { Bit } from '../workshop/index.js';
 import type { HoleRange } from './fit.js';
 import type { BitChoice } from './pickBit.js';
 
+/** A hole as it is bored: its bit, how deep, where the tape goes, when to withdraw, how fast. */
+export interface BoredHole {
+  id: string;
+  name: string;
+  choice: BitChoice;
+  /** what is drilled with: the bit owned, or the nearest one instead */
+  bit: Bit | null;
+  toShoulder: number;
+  toPoint: number;
+  /** where the tape goes: from the point of the bit, mm */
+  tapeAt: number;
+  /** depths at which to withdraw and clear the chips, mm from the mouth */
+  pecks: number[];
+  rpm: number;
+  surfaceSpeed: number;
+  lubricant: string;
+  /** when it is drilled, and why then */
+  order: string;
+}
+
 /** How a bit is used in one hole. */
 export interface BitWork {
   /** the bit owned, or the nearest one instead */

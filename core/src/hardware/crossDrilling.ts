@@ -1,29 +1,17 @@
 import type { Material } from '../material/index.js';
 import { len, type Figure, type Finding } from '../measure/index.js';
 import type { Bore } from '../pattern/index.js';
-import type { Bit, Workshop } from '../workshop/index.js';
-import { bitFindings, bitWork, drawnRange } from './bitWork.js';
-import { pickBit, type BitChoice } from './pickBit.js';
+import type { Workshop } from '../workshop/index.js';
+import { bitFindings, bitWork, drawnRange, type BoredHole } from './bitWork.js';
+import { pickBit } from './pickBit.js';
 
 /** Drilling of one cross hole in the square blank: depths are from its face, mm. */
-export interface CrossOperation {
-  id: string;
-  name: string;
+export interface CrossOperation extends BoredHole {
   /** centre, from the reference end of the piece */
   x: number;
   /** round the axis, degrees */
   angle: number;
   through: boolean;
-  choice: BitChoice;
-  bit: Bit | null;
-  toShoulder: number;
-  toPoint: number;
-  tapeAt: number;
-  pecks: number[];
-  rpm: number;
-  surfaceSpeed: number;
-  lubricant: string;
-  order: string;
 }
 
 export interface CrossDrillPlan {

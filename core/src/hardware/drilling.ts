@@ -1,30 +1,15 @@
 import type { Material } from '../material/index.js';
 import { dim, len, type Figure, type Finding } from '../measure/index.js';
 import { holeReach, leastWall, type Hole, type Outline, type Part } from '../pattern/index.js';
-import { bitFindings, bitWork, drawnRange } from './bitWork.js';
+import { bitFindings, bitWork, drawnRange, type BoredHole } from './bitWork.js';
 import type { Bit, Workshop } from '../workshop/index.js';
 import type { NeededHole } from './kitNeeds.js';
-import { pickBit, type BitChoice } from './pickBit.js';
+import { pickBit } from './pickBit.js';
 import { taperBores } from './taper.js';
 
-/** Drilling of one hole: bit, depths, tape, withdrawals and speed. */
-export interface DrillOperation {
-  id: string;
+/** Drilling of one hole along the axis. */
+export interface DrillOperation extends BoredHole {
   hole: Hole;
-  name: string;
-  choice: BitChoice;
-  /** what is drilled with: the bit owned, or the nearest one instead */
-  bit: Bit | null;
-  toShoulder: number;
-  toPoint: number;
-  /** where the tape goes: from the point of the bit, mm */
-  tapeAt: number;
-  /** depths at which to withdraw and clear the chips, mm from the mouth */
-  pecks: number[];
-  rpm: number;
-  surfaceSpeed: number;
-  lubricant: string;
-  order: string;
   /** what is done when it is drilled */
   after?: string;
 }

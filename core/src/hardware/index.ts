@@ -4,5 +4,5 @@ export * from './kitNeeds.js';
 export * from './pickBit.js';
 export * from './drilling.js';
 export * from './crossDrilling.js';
-export { pecks } from './bitWork.js';
+export { pecks, type BoredHole } from './bitWork.js';
 export * from './mating.js';

@@ -1,6 +1,6 @@
 /** Units a figure can have; lengths are in mm and shown in the reader's units. */
 export type FigureUnit =
-  'mm' | 'rpm' | 'min' | 'g' | 'cm3' | 'cm2' | '°' | '%' | 'm/min' | 'pieces' | 'N' | '';
+  'mm' | 'rpm' | 'min' | 'g' | 'cm3' | 'cm2' | '°' | '%' | 'm/min' | 'pieces' | 'N' | 'money' | '';
 
 /** One input of a figure's working. */
 export interface WorkingInput {

@@ -20,3 +20,5 @@ export * from './drying/dryingCurve.js';
 export * from './drying/shelf.js';
 export * from './stockProblems.js';
 export * from './drying/bundle.js';
+export * from './cutting/cutFigures.js';
+export * from './drying/dryingFigures.js';

@@ -1,4 +1,4 @@
-import type { CrossOperation, DrillOperation, PartPlan } from '@compas/core';
+import type { BoredHole, CrossOperation, PartPlan } from '@compas/core';
 import { Length, Say } from '../ui/Length.js';
 
 /** Every hole with its bit, depth, tape, withdrawals and speed, in the order they are drilled. */
@@ -33,7 +33,7 @@ export function DrillStage({ part }: { part: PartPlan }) {
 type Across = Pick<CrossOperation, 'x' | 'angle' | 'through'>;
 
 interface OperationProps {
-  operation: Omit<DrillOperation, 'hole'>;
+  operation: BoredHole & { after?: string };
   cross?: Across;
 }
 

@@ -1,8 +1,9 @@
-import { equilibriumMoisture } from '@compas/core';
+import { airFigure } from '@compas/core';
 import { useQuery } from '@tanstack/react-query';
 import { Button, InputNumber } from 'antd';
 import { useState } from 'react';
 import { saveWorkshop, useChange, workshopQuery } from '../api/queries.js';
+import { Figures } from '../ui/Figures.js';
 import { Trouble } from '../ui/Trouble.js';
 import { useShopHabits } from './useShopHabits.js';
 
@@ -18,11 +19,8 @@ export function AirPanel() {
   const set = (change: Partial<typeof air>) => setTried({ ...air, ...change });
   return (
     <section className="sheet column" aria-label="Air">
-      <h2>The air makes {equilibriumMoisture(air.temperature, air.humidity).toFixed(1)} %</h2>
-      <p className="soft">
-        Wood that lies long enough at this temperature and humidity comes to this moisture (Hailwood–Horrobin
-        equation).
-      </p>
+      <h2>The air here</h2>
+      <Figures figures={[airFigure(air)]} />
       <div className="row fields">
         <label>
           Temperature, °C

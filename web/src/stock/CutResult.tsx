@@ -1,9 +1,17 @@
-import { sawListOf, type BoardCut, type CutInput, type CutPlan, type SawOrder } from '@compas/core';
+import {
+  cutFigures,
+  sawListOf,
+  type BoardCut,
+  type CutInput,
+  type CutPlan,
+  type SawOrder,
+} from '@compas/core';
 import { useMemo } from 'react';
+import { Figures } from '../ui/Figures.js';
 import { Sizes } from '../ui/Sizes.js';
 import { BoardDrawing } from './BoardDrawing.js';
 import { SawList } from './SawList.js';
-import { moneyWords } from './stockWords.js';
+import { moneyWords } from '../ui/moneyWords.js';
 import type { ShopHabits } from './useShopHabits.js';
 
 interface CutResultProps {
@@ -19,6 +27,7 @@ const ORDERS: Record<SawOrder, string> = { 'rip-first': 'Rip first', 'crosscut-f
 
 /** What the cutting plan opens and costs, how good that is, how each board is cut, and the saw list. */
 export function CutResult({ input, plans, plan, onOrder, habits }: CutResultProps) {
+  const figures = useMemo(() => cutFigures(plan, input), [plan, input]);
   const list = useMemo(() => sawListOf(plan, input), [plan, input]);
   const letters = new Map(input.demand.map((d, i) => [d.id, letterOf(i)]));
   const longest = Math.max(
@@ -32,6 +41,9 @@ export function CutResult({ input, plans, plan, onOrder, habits }: CutResultProp
       <h2>
         Opens {plan.opened} {plan.opened === 1 ? 'piece' : 'pieces'} of stock, {worth(plan.cost)}
       </h2>
+      <div className="figure-row">
+        <Figures figures={figures} />
+      </div>
       <p>
         {boundWords(plan, worth)} {comparedWords(plan, worth)}
         {plan.estimated.length > 0 &&

@@ -13,12 +13,13 @@ import {
 } from '../api/queries.js';
 import { Findings } from '../ui/Findings.js';
 import { Sizes } from '../ui/Sizes.js';
+import { moneyWords } from '../ui/moneyWords.js';
 import { Trouble } from '../ui/Trouble.js';
 import { useCutting } from '../workers/useCutting.js';
 import { CutResult } from './CutResult.js';
 import { cuttable, wantedBlanks, type WantedBlanks } from './cuttingInput.js';
 import { KeptCutting, KeptCuttings } from './KeptCuttings.js';
-import { materialName, moneyWords } from './stockWords.js';
+import { materialName } from './stockWords.js';
 import { useShopHabits, type ShopHabits } from './useShopHabits.js';
 
 /** From orders to a saw list: what is cut from which stock, and how near to the best that is. */

@@ -1,6 +1,7 @@
 import {
   dayAfter,
   daysBetween,
+  dryingFigures,
   dryingFindings,
   dryingVerdict,
   DRYING_SCHOOLS,
@@ -15,6 +16,7 @@ import { lazy, Suspense, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { dryingQuery, takeOffBundle, useChange, type Bundle } from '../api/queries.js';
 import { dayWords, onClock } from '../ui/clock.js';
+import { Figures } from '../ui/Figures.js';
 import { Findings } from '../ui/Findings.js';
 import { Trouble } from '../ui/Trouble.js';
 import { AirPanel } from './AirPanel.js';
@@ -122,6 +124,9 @@ function BundleView({ kept, habits, today }: BundleProps) {
       {read.ok && first ? (
         <>
           <Ready forecast={read.forecast} first={first} target={bundle.target} />
+          <div className="figure-row">
+            <Figures figures={dryingFigures(read.forecast, daysBetween(first, today))} />
+          </div>
           <Suspense fallback={<p className="soft">One moment…</p>}>
             <DryingChart bundle={bundle} forecast={read.forecast} today={today} />
           </Suspense>

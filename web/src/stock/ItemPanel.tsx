@@ -5,10 +5,11 @@ import { Link } from 'react-router';
 import { changeStock, moveStock, useChange, type HeldStock } from '../api/queries.js';
 import { Sizes } from '../ui/Sizes.js';
 import { LengthInput } from '../ui/LengthInput.js';
+import { moneyWords } from '../ui/moneyWords.js';
 import { Trouble } from '../ui/Trouble.js';
 import { BoardZones } from './BoardZones.js';
 import { ItemForm, withoutId } from './ItemForm.js';
-import { amountWords, formOf, materialName, moneyWords, sizesOf, unitOf } from './stockWords.js';
+import { amountWords, formOf, materialName, sizesOf, unitOf } from './stockWords.js';
 import type { ShopHabits } from './useShopHabits.js';
 
 /** One piece of stock: what can be done with it. */

@@ -3,8 +3,8 @@ import { useQuery } from '@tanstack/react-query';
 import { Input } from 'antd';
 import { useMemo, useState } from 'react';
 import { ledgerQuery } from '../api/queries.js';
+import { moneyWords } from '../ui/moneyWords.js';
 import { Trouble } from '../ui/Trouble.js';
-import { moneyWords } from './stockWords.js';
 import { useShopHabits } from './useShopHabits.js';
 
 const KIND_WORDS: Record<LedgerKind, string> = {

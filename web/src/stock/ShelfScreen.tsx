@@ -5,12 +5,13 @@ import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { stockQuery, type HeldStock } from '../api/queries.js';
 import { Sizes } from '../ui/Sizes.js';
+import { moneyWords } from '../ui/moneyWords.js';
 import { Trouble } from '../ui/Trouble.js';
 import { ItemForm } from './ItemForm.js';
 import { ItemPanel } from './ItemPanel.js';
 import { StockImport } from './StockImport.js';
 import { StockPicture } from './StockPicture.js';
-import { amountWords, formOf, KIND_WORDS, materialName, moneyWords, sizesOf, unitOf } from './stockWords.js';
+import { amountWords, formOf, KIND_WORDS, materialName, sizesOf, unitOf } from './stockWords.js';
 import { useShopHabits, type ShopHabits } from './useShopHabits.js';
 
 const KINDS: StockItem['kind'][] = ['board', 'square', 'rod', 'blank', 'log', 'tip', 'consumable'];

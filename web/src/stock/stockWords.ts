@@ -44,10 +44,6 @@ export const KIND_WORDS: Record<StockItem['kind'], { one: string; many: string }
 
 export const unitOf = (item: StockItem): string => (item.kind === 'consumable' ? item.unit : 'pieces');
 
-/** Money in minor units, as people write it where the browser is. */
-export const moneyWords = (minor: number, currency: string): string =>
-  new Intl.NumberFormat(undefined, { style: 'currency', currency }).format(minor / 100);
-
 export const amountWords = (amount: number, unit: string): string =>
   `${Number(amount.toFixed(2))} ${amount === 1 && unit.endsWith('s') ? unit.slice(0, -1) : unit}`;
 

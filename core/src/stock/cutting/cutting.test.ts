@@ -324,34 +324,3 @@ describe('what is counted', () => {
     expect(studyKey({ ...input, stock: [board('x', { length: 501 })] })).not.toBe(studyKey(input));
   });
 });
-
-describe('a layout that is to be recorded', () => {
-  const stock = board('x', { zones: [{ from: 300, to: 340, low: 0, high: 30, why: 'knot' }] });
-  const demand = [want('a', 40, 150, 4)];
-  const cut = (x: number, y: number, layers = 1) => ({
-    stockId: 'x',
-    order: 'rip-first' as const,
-    strips: [],
-    blanks: [{ demandId: 'a', x, y, length: 150, width: 40, layers }],
-    offcuts: [],
-    stockVolume: 1,
-    blankVolume: 1,
-    offcutVolume: 0,
-  });
-  const said = (c: Parameters<typeof layoutProblems>[0]) => layoutProblems(c, stock, demand, sawing)[0];
-
-  it('is refused outside the board, in a knot, above the thickness, too small, or of nothing wanted', () => {
-    expect(said(cut(0, 43))).toBeUndefined();
-    expect(said(cut(400, 43))).toContain('lies outside x');
-    expect(said(cut(200, 0))).toContain('unusable wood at ⟦300⟧ (knot)');
-    expect(said(cut(0, 43, 2))).toContain('not thick enough for 2');
-    const small = { ...cut(0, 43), blanks: cut(0, 43).blanks.map((b) => ({ ...b, length: 100 })) };
-    expect(said(small)).toContain('smaller than a needs');
-    expect(layoutProblems(cut(0, 43), stock, [], sawing)[0]).toContain('belongs to nothing');
-    const over = {
-      ...cut(0, 43),
-      offcuts: [{ x: 100, y: 43, length: 200, width: 40, thickness: 40, pieces: 1, round: false }],
-    };
-    expect(said(over)).toContain('over a blank');
-  });
-});

@@ -2,8 +2,10 @@ import fc from 'fast-check';
 import loadHighs from 'highs';
 import { equilibriumMoisture, materialById, type Material } from '../../material/index.js';
 import {
+  airFigure,
   cleanCylinder,
   dayAfter,
+  dryingFigures,
   dryingFindings,
   dryingForecast,
   dryingVerdict,
@@ -217,5 +219,16 @@ describe('schools of drying', () => {
     const found = dryingFindings('b', 'Birch', f, 0, 12).map((x) => x.id);
     expect(found).toEqual(['stock.drying.ends.b', 'stock.drying.fast.b']);
     expect(dryingFindings('b', 'Birch', f, 60, 12)).toEqual([]);
+  });
+});
+
+describe('figures of the drying shelf', () => {
+  it('are the moisture of the day and what the air leaves', () => {
+    const f = forecast(weighed(2000, 45, 18, [0, 5, 11, 20], true), 45);
+    const [moisture, pace] = dryingFigures(f, 18);
+    // after one time constant 1/e of the difference is left
+    expect(moisture?.value).toBeCloseTo(emc + (45 - emc) / Math.E, 1);
+    expect((pace?.value ?? 0) / 1440).toBeCloseTo(18, 1);
+    expect(airFigure(air).value).toBeCloseTo(emc, 12);
   });
 });
