@@ -142,3 +142,9 @@ describe('sentences', () => {
 it('says minutes as people do', () => {
   expect([0.5, 45, 720, 10080].map(minutesInWords)).toEqual(['0.5 min', '45 min', '12 h', '7 days']);
 });
+
+it('minutes in words never say a day of 24 hours beside another', () => {
+  expect(minutesInWords(45)).toBe('45 min');
+  expect(minutesInWords(15 * 1440 + 23.8 * 60)).toBe('16 days');
+  expect(minutesInWords(2 * 1440 + 5 * 60)).toBe('2 days 5 h');
+});

@@ -39,7 +39,7 @@ export function CutResult({ input, plans, plan, onOrder, habits }: CutResultProp
   return (
     <section className="column" aria-label="Cutting plan">
       <h2>
-        Opens {plan.opened} {plan.opened === 1 ? 'piece' : 'pieces'} of stock, {worth(plan.cost)}
+        Opens {plan.opened} {plan.opened === 1 ? 'piece' : 'pieces'} of stock
       </h2>
       <div className="figure-row">
         <Figures figures={figures} />
