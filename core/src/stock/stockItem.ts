@@ -99,8 +99,6 @@ type WithoutId<I> = I extends StockItem ? Omit<I, 'id'> : never;
 /** A stock item that has no id yet. */
 export type NewStockItem = WithoutId<StockItem>;
 
-export const isWood = (item: StockItem): item is WoodStock => item.kind !== 'consumable';
-
 /** Amount of one piece in mm³; a cone's frustum where the ends differ; 0 for consumables. */
 export function volumeOf(item: StockItem): number {
   switch (item.kind) {
@@ -126,7 +124,3 @@ const SECTION = { square: 1, octagon: 2 * (Math.SQRT2 - 1), round: Math.PI / 4 }
 
 const frustum = (a: number, b: number, length: number): number =>
   (Math.PI / 12) * length * (a * a + a * b + b * b);
-
-/** Length of one piece, mm; null for what has none. */
-export const lengthOf = (item: StockItem): number | null =>
-  item.kind === 'consumable' ? null : item.length.mm;

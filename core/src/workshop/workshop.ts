@@ -160,6 +160,8 @@ export interface Sawing {
   leaveOversize: number;
   /** how far a split runs off its line over a metre */
   splitDrift: number;
+  /** offcuts keep a share of what their board cost; otherwise the blanks pay for all of it */
+  offcutsCarryCost?: boolean;
 }
 
 /** Air that wood dries in: °C and relative humidity, %. */

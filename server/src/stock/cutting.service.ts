@@ -65,7 +65,8 @@ export class CuttingService {
     const stockIds = [...new Set(plan.cuts.map((c) => c.stockId))];
     const input = await this.inputOf(planned.demand, stockIds);
     refuse([...goneProblems(plan.cuts, planned, input), ...problemsOf(plan.cuts, input)]);
-    for (const cut of plan.cuts) await this.bookOne(cutting, cut, planned.demand);
+    const carry = input.sawing.offcutsCarryCost ?? false;
+    for (const cut of plan.cuts) await this.bookOne(cutting, cut, planned.demand, carry);
     const { workshopId } = this.transaction.acting;
     await this.transaction.manager.update(CuttingEntity, { workshopId, id }, { recordedAt: new Date() });
     return this.show(id);
@@ -79,7 +80,12 @@ export class CuttingService {
     await this.transaction.manager.delete(CuttingEntity, { workshopId, id });
   }
 
-  private async bookOne(cutting: CuttingEntity, cut: BoardCut, demand: CutDemand[]): Promise<void> {
+  private async bookOne(
+    cutting: CuttingEntity,
+    cut: BoardCut,
+    demand: CutDemand[],
+    carry: boolean,
+  ): Promise<void> {
     const parent = (await this.stock.find(cut.stockId)) as WoodStock;
     const cuttingId = cutting.id;
     const cost = await this.ledger.take({
@@ -91,7 +97,7 @@ export class CuttingService {
       note: cutting.name,
       cuttingId,
     });
-    for (const { item, amount, cost: share } of bookCut(cut, parent, cost, demand, false)) {
+    for (const { item, amount, cost: share } of bookCut(cut, parent, cost, demand, carry)) {
       const made = await this.stock.create(item);
       await this.ledger.write([
         {

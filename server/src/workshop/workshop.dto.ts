@@ -13,6 +13,7 @@ import type {
 } from '@compas/core';
 import { ApiProperty } from '@nestjs/swagger';
 import {
+  BooleanField,
   ChoiceField,
   CoreType,
   ListField,
@@ -144,6 +145,7 @@ class SawingDto {
   @Millimetres(500) leastOffcutWidth: number;
   @Millimetres(50) leaveOversize: number;
   @Millimetres(200) splitDrift: number;
+  @BooleanField({ optional: true }) offcutsCarryCost?: boolean;
 }
 export class AirDto {
   @NumberField({ min: -10, max: 80 }) temperature: number;

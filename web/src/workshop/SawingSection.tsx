@@ -1,8 +1,10 @@
 import { sawingOf, type Sawing, type Workshop } from '@compas/core';
-import { Input } from 'antd';
+import { Checkbox, Input } from 'antd';
 import { LengthInput } from '../ui/LengthInput.js';
 
-const SAWING_WORDS: Record<keyof Sawing, string> = {
+type SawingLength = Exclude<keyof Sawing, 'offcutsCarryCost'>;
+
+const SAWING_WORDS: Record<SawingLength, string> = {
   ripKerf: 'Kerf of the rip saw',
   crossKerf: 'Kerf of the crosscut saw',
   surfacing: 'Planed off each face and edge',
@@ -26,7 +28,7 @@ export function SawingSection({
     <section className="equipment column">
       <h2>Saws and stock</h2>
       <div className="row fields">
-        {(Object.keys(SAWING_WORDS) as (keyof Sawing)[]).map((key) => (
+        {(Object.keys(SAWING_WORDS) as SawingLength[]).map((key) => (
           <LengthInput
             key={key}
             label={SAWING_WORDS[key]}
@@ -35,6 +37,14 @@ export function SawingSection({
             onChange={({ mm }) => onChange({ ...workshop, sawing: { ...sawing, [key]: mm } })}
           />
         ))}
+        <Checkbox
+          checked={sawing.offcutsCarryCost ?? false}
+          onChange={(e) =>
+            onChange({ ...workshop, sawing: { ...sawing, offcutsCarryCost: e.target.checked } })
+          }
+        >
+          Offcuts keep a share of what their board cost
+        </Checkbox>
         <label>
           Stock is paid in
           <Input
