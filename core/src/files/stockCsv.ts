@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import type { Material } from '../material/index.js';
-import { parseLength, type Dimension, type Units } from '../measure/index.js';
+import { isDay, parseLength, type Dimension, type Units } from '../measure/index.js';
 import { parsePrice, stockProblems, type NewStockItem } from '../stock/index.js';
 import { FileProblem, limitSize } from './fileProblem.js';
 
@@ -169,7 +169,6 @@ function woodOf(cell: Cell, { materials, currency }: StockListContext) {
 
 function dayOf(text: string): string | null {
   if (text === '') return null;
-  if (!/^\d{4}-\d{2}-\d{2}$/.test(text) || Number.isNaN(Date.parse(text)))
-    throw new FileProblem(`“${text}” is not a day. Give it like 2026-02-14.`);
+  if (!isDay(text)) throw new FileProblem(`“${text}” is not a day. Give it like 2026-02-14.`);
   return text;
 }

@@ -7,3 +7,4 @@ export * from './figure.js';
 export * from './finding.js';
 export * from './school.js';
 export * from './minutes.js';
+export * from './day.js';

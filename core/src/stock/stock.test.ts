@@ -103,6 +103,15 @@ describe('stock as it is entered', () => {
       what: 'glue',
       unit: 'ml',
     };
+    expect(why({ ...glue, opened: '2026-02-30', expires: null } as NewStockItem)).toContain('is no day');
+    expect(
+      why({ ...log, pith: { x: 0, y: 0 }, sapwood: dim(0), felled: '2026-13-01' } as NewStockItem),
+    ).toContain('is no day');
+    const price = { minor: 100, currency: 'EUR', per: 'm²' };
+    expect(why({ ...glue, opened: null, expires: null, price } as NewStockItem)).toContain('counted in ml');
+    expect(
+      why({ ...wood, kind: 'square', side: dim(40), length: dim(500), price } as NewStockItem),
+    ).toContain('Only boards');
     expect(why({ ...glue, opened: '2026-05-01', expires: '2026-04-01' } as NewStockItem)).toContain(
       'before it was opened',
     );

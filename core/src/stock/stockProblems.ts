@@ -1,4 +1,4 @@
-import type { Dimension } from '../measure/index.js';
+import { isDay, type Dimension } from '../measure/index.js';
 import type { Board, Log, NewStockItem } from './stockItem.js';
 
 /** A field of a stock item that cannot be, with what would do. */
@@ -13,6 +13,8 @@ const THICKEST = 1_500;
 
 /** What a stock item's sizes say against each other; empty when they can be. */
 export function stockProblems(item: NewStockItem): StockProblem[] {
+  const early = [...dayProblems(item), ...priceProblems(item)];
+  if (early.length > 0) return early;
   if (item.kind === 'consumable')
     return item.opened !== null && item.expires !== null && item.expires < item.opened
       ? [
@@ -26,6 +28,39 @@ export function stockProblems(item: NewStockItem): StockProblem[] {
   if (sizes.length > 0) return sizes;
   if (item.kind === 'board') return boardProblems(item);
   if (item.kind === 'log') return logProblems(item);
+  return [];
+}
+
+/** Days that the calendar does not have. */
+function dayProblems(item: NewStockItem): StockProblem[] {
+  const days: [string, string | null][] =
+    item.kind === 'log'
+      ? [['felled', item.felled]]
+      : item.kind === 'consumable'
+        ? [
+            ['opened', item.opened],
+            ['expires', item.expires],
+          ]
+        : [];
+  return days.flatMap(([field, day]) =>
+    day === null || isDay(day) ? [] : [{ field, why: `“${day}” is no day. Give it like 2026-02-14.` }],
+  );
+}
+
+/** A price for something that the piece does not have would be worth nothing without a word. */
+function priceProblems(item: NewStockItem): StockProblem[] {
+  const per = item.price?.per ?? 'piece';
+  if (item.kind === 'consumable' && per !== 'piece')
+    return [
+      {
+        field: 'price',
+        why: `A price per ${per} does not fit what is counted in ${item.unit}. Give the price of one of them, per piece.`,
+      },
+    ];
+  if (per === 'm²' && item.kind !== 'board')
+    return [
+      { field: 'price', why: `Only boards have a price per m². Give it per piece, / m, / m³ or / kg.` },
+    ];
   return [];
 }
 

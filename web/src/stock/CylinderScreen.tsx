@@ -94,6 +94,7 @@ function Irregular() {
   const [stations, setStations] = useState(FIRST);
   const [found, setFound] = useState<{ of: Station[]; cylinder: CleanCylinder | null } | null>(null);
   const [busy, setBusy] = useState(false);
+  const [failed, setFailed] = useState(false);
   const order = useMemo(() => [...stations].sort((a, b) => a.x.mm - b.x.mm), [stations]);
   const read: ReachStation[] = order.map((s) => ({
     x: s.x.mm,
@@ -104,9 +105,14 @@ function Irregular() {
     setStations(stations.map((s, j) => (j === i ? { ...s, ...change } : s)));
   const find = async () => {
     setBusy(true);
-    const cylinder = await solving().cylinder(read);
-    setFound({ of: stations, cylinder });
-    setBusy(false);
+    try {
+      setFound({ of: stations, cylinder: await solving().cylinder(read) });
+      setFailed(false);
+    } catch {
+      setFailed(true);
+    } finally {
+      setBusy(false);
+    }
   };
   const current = found?.of === stations ? found : null;
   return (
@@ -180,6 +186,11 @@ function Irregular() {
         <Button type="primary" loading={busy} disabled={bad} onClick={() => void find()}>
           Find the round in it
         </Button>
+        {failed && (
+          <span role="alert" className="why">
+            ■ The sums could not be done here. Check the network, then try again.
+          </span>
+        )}
         {bad && (
           <span role="alert" className="why">
             ■ A reading is nothing. Each is the distance from the axis to the surface.

@@ -158,7 +158,14 @@ function Splitting({ held, log, habits }: SplittingProps) {
               ))}
             </ol>
             <Ways ways={ways} chosen={way} choose={setSectors} />
-            <SplitRecord held={held} wish={wish} way={way} moisture={moisture} target={target} />
+            <SplitRecord
+              held={held}
+              wish={wish}
+              way={way}
+              moisture={moisture}
+              target={target}
+              habits={habits}
+            />
           </div>
         </div>
       )}

@@ -1,11 +1,11 @@
-import type { BilletWish, DryingSchool, LogWay } from '@compas/core';
+import { DRYING_SCHOOLS, type BilletWish, type DryingSchool, type LogWay } from '@compas/core';
 import { Button, Checkbox, InputNumber, Select } from 'antd';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { layBundle, splitLog, useChange, type HeldStock } from '../api/queries.js';
 import { Trouble } from '../ui/Trouble.js';
 import { onClock } from '../ui/clock.js';
-import { DRYING_SCHOOLS } from '@compas/core';
+import type { ShopHabits } from './useShopHabits.js';
 
 interface SplitRecordProps {
   held: HeldStock;
@@ -13,40 +13,42 @@ interface SplitRecordProps {
   way: LogWay;
   moisture: number;
   target: number;
+  habits: ShopHabits;
 }
 
 /** Writes down that the log was split: how many billets came out, and whether they go to dry. */
-export function SplitRecord({ held, wish, way, moisture, target }: SplitRecordProps) {
+export function SplitRecord({ held, wish, way, moisture, target, habits }: SplitRecordProps) {
   const [billets, setBillets] = useState<number | null>(null);
   const [dries, setDries] = useState(true);
   const [school, setSchool] = useState<DryingSchool>('dry');
   const [grams, setGrams] = useState<number | null>(null);
-  const split = useChange(splitLog, 'stock');
-  const lay = useChange(layBundle, 'drying');
-  const navigate = useNavigate();
+  // a log that is split is not split again when only laying it down failed
+  const made = useRef<HeldStock | null>(null);
   const count = billets ?? way.total;
-  const record = async () => {
-    const [made] = await split.mutateAsync({
-      id: held.item.id,
-      sectors: way.sectors,
-      ...wish,
-      billets: count,
-    });
-    if (!made || made.item.kind !== 'blank') return;
-    if (!dries) return void navigate('/stock');
-    const bundle = await lay.mutateAsync({
-      label: made.item.label,
-      itemId: made.item.id,
-      materialId: made.item.materialId,
-      pieces: count,
-      school,
-      target,
-      startMoisture: moisture,
-      air: null,
-      weighings: grams === null ? [] : [{ day: onClock(Date.now(), 'UTC').slice(0, 10), grams }],
-    });
-    void navigate(`/stock/drying/${bundle.id}`);
-  };
+  const record = useChange(
+    async () => {
+      const item = { id: held.item.id, sectors: way.sectors, ...wish, billets: count };
+      made.current ??= (await splitLog(item))[0] ?? null;
+      const { current } = made;
+      if (!dries || current?.item.kind !== 'blank') return '/stock';
+      const today = onClock(Date.now(), habits.timeZone).slice(0, 10);
+      const { id } = await layBundle({
+        label: current.item.label,
+        itemId: current.item.id,
+        materialId: current.item.materialId,
+        pieces: count,
+        school,
+        target,
+        startMoisture: moisture,
+        air: null,
+        weighings: grams === null ? [] : [{ day: today, grams }],
+      });
+      return `/stock/drying/${id}`;
+    },
+    'stock',
+    'drying',
+  );
+  const navigate = useNavigate();
   return (
     <div className="sheet column" role="group" aria-label="Record the split">
       <h3>When it is split</h3>
@@ -90,12 +92,12 @@ export function SplitRecord({ held, wish, way, moisture, target }: SplitRecordPr
           </>
         )}
       </div>
-      <Trouble error={split.error ?? lay.error} />
+      <Trouble error={record.error} />
       <Button
         type="primary"
         style={{ alignSelf: 'flex-start' }}
-        loading={split.isPending || lay.isPending}
-        onClick={() => void record().catch(() => undefined)}
+        loading={record.isPending}
+        onClick={() => record.mutate(undefined, { onSuccess: (to) => void navigate(to) })}
       >
         The log is split
       </Button>

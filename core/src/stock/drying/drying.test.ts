@@ -196,6 +196,11 @@ describe('drying curve', () => {
         { day: '2026-03-01', grams: 9 },
       ])[0]?.field,
     ).toBe('weighings.1.day');
+    const odd = [
+      { day: '2026-02-28', grams: 10 },
+      { day: '2026-02-30', grams: 9 },
+    ];
+    expect(weighingProblems(odd)[0]?.why).toBe('“2026-02-30” is no day. Give it like 2026-02-14.');
     expect(weighingProblems(weighed(2000, 45, 18, [0, 4, 9]))).toEqual([]);
   });
 });

@@ -1,3 +1,4 @@
+import { isDay } from '../../measure/index.js';
 import { equilibriumMoisture } from '../../material/index.js';
 import type { Air } from '../../workshop/index.js';
 import { leastSquares } from './oval.js';
@@ -65,6 +66,8 @@ export function weighingProblems(weighings: readonly Weighing[]): { field: strin
   return weighings.flatMap((w, i) => {
     const before = weighings[i - 1];
     const field = `weighings.${i}.grams`;
+    if (!isDay(w.day))
+      return [{ field: `weighings.${i}.day`, why: `“${w.day}” is no day. Give it like 2026-02-14.` }];
     if (!before) return [];
     if (w.day <= before.day)
       return [
