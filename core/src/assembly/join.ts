@@ -1,6 +1,6 @@
 import { len, type Finding } from '../measure/index.js';
 import type { Material } from '../material/index.js';
-import type { Kit } from '../hardware/index.js';
+import { wayOf, type FittingWay, type Kit } from '../hardware/index.js';
 import type { Glue, GlueKind } from '../workshop/index.js';
 
 export type JoinMoment = 'before turning' | 'after the tenon' | 'at the end';
@@ -25,85 +25,169 @@ const USUAL_CURE: Record<GlueKind, number> = {
   foaming: 720,
 };
 
+/** A join before it has its glue. */
+interface JoinDraft {
+  id: string;
+  when: JoinMoment;
+  title: string;
+  words: string;
+  minutes: number;
+  glued?: boolean;
+}
+
 /**
- * What is joined when: an insert is glued before turning, a ferrule seated before the handle is
- * shaped behind it, everything else at the end.
+ * What is joined when: an insert is glued before turning, a ferrule or ring seated before the shape behind it
+ * is cut, everything else at the end.
+ * @param way how the kit is fitted; its usual way when not said
  */
-export function joinsOf(kit: Kit, material: Material, glues: readonly Glue[]): Join[] {
+export function joinsOf(
+  kit: Kit,
+  material: Material,
+  glues: readonly Glue[],
+  way: FittingWay = wayOf(kit, undefined),
+): Join[] {
+  const glueKind = glueKindOf(kit, way);
+  const glue = glueKind === null ? null : glueFor(glueKind, glues);
   const wipe = material.oily
     ? [`Wipe the ${material.name.toLowerCase()} with solvent first: its oil keeps glue from holding.`]
     : [];
+  return draftsOf(kit, way).map(({ words, glued = false, ...join }) => ({
+    ...join,
+    words: [...(glued ? wipe : []), words],
+    cureMinutes: glued && glueKind !== null ? (glue?.cureMinutes ?? USUAL_CURE[glueKind]) : null,
+    glue: glued ? glue : null,
+  }));
+}
+
+/** The glue that a kit wants when it is fitted in a way; a stud without its own glue takes epoxy. */
+function glueKindOf(kit: Kit, way: FittingWay): GlueKind | null {
+  if (way !== 'glued' && way !== 'insert') return null;
+  return 'glue' in kit ? kit.glue : 'epoxy';
+}
+
+function draftsOf(kit: Kit, way: FittingWay): JoinDraft[] {
+  const glued = way === 'glued';
   switch (kit.kind) {
-    case 'tapped-insert': {
-      const glue = glueFor(kit.glue, glues);
+    case 'tapped-insert':
+      return way === 'insert' ? insertJoins(kit.thread) : [studJoin(way)];
+    case 'self-tapping-stud':
+    case 'glue-in-stud':
+      return [studJoin(way)];
+    case 'ferrule':
+      return [seated('ferrule', kit.length.mm), entering('tang', kit.tangLength.mm, glued)];
+    case 'ring':
+      return [{ ...seated('ring', kit.length.mm), glued }];
+    case 'head':
+      return [entering('stem', kit.stemLength.mm, glued)];
+    case 'tang':
+      return [entering('tang', kit.tangLength.mm, glued)];
+    case 'rod':
+      return [entering('rod', kit.length.mm, glued)];
+    case 'ball':
+      return [entering('ball', kit.seatDepth.mm, glued)];
+    case 'tapered-shank':
+      return [
+        atEnd(
+          'Seat the shank',
+          `Twist the shank in by hand until it holds, ${len(kit.shankLength.mm)} deep; chalk it and scrape where it rubs. ${glued ? 'Glue on the upper half only.' : 'Then one blow on the butt seats it.'}`,
+          3,
+          glued,
+        ),
+      ];
+    case 'socket':
+      return [
+        atEnd(
+          'Drive the socket on',
+          `Chalk the inside of the socket, twist the cone in, pare where it is marked; it seats ${len(1)} short of its mouth and one blow closes it.`,
+          4,
+          false,
+        ),
+      ];
+    case 'screw-eye':
+      return [atEnd('Screw the eye in', 'By hand with wax on the thread, a rod through the eye.', 1, false)];
+    case 'cord':
+      return [
+        atEnd('Pull the cord through', 'Seal its end, pull it through, knot it, draw the knot in.', 1, false),
+      ];
+    case 'threaded-insert':
       return [
         {
+          ...atEnd(
+            'Screw the insert in',
+            'On a screw with a locked nut, square to the face, until it stands just below it.',
+            2,
+            false,
+          ),
           id: 'glue',
           when: 'before turning',
-          title: 'Glue the insert in',
-          words: [
-            ...wipe,
-            `Glue in the hole, not on the insert; seat it flush with the face. Keep glue off the ${kit.thread} thread: run a waxed screw in.`,
-          ],
-          minutes: 1.5,
-          cureMinutes: glue?.cureMinutes ?? USUAL_CURE[kit.glue],
-          glue,
-        },
-        {
-          id: 'assemble',
-          when: 'at the end',
-          title: 'Screw the base on',
-          words: [
-            'Screw the base on by hand until it seats. A fingernail must not catch between wood and base.',
-          ],
-          minutes: 1,
-          cureMinutes: null,
-          glue: null,
         },
       ];
-    }
-    case 'self-tapping-stud':
-      return [
-        {
-          id: 'assemble',
-          when: 'at the end',
-          title: 'Drive the stud in',
-          words: ['Drive the stud straight in until the base seats, half a turn back for each turn forward.'],
-          minutes: 2,
-          cureMinutes: null,
-          glue: null,
-        },
-      ];
-    case 'ferrule': {
-      const glue = glueFor(kit.glue, glues);
-      return [
-        {
-          id: 'ferrule',
-          when: 'after the tenon',
-          title: 'Seat the ferrule',
-          words: [
-            `Drive the ferrule on, chamfered end first, until it meets its shoulder ${len(kit.length.mm)} from the end.`,
-          ],
-          minutes: 2,
-          cureMinutes: null,
-          glue: null,
-        },
-        {
-          id: 'assemble',
-          when: 'at the end',
-          title: 'Glue the tang in',
-          words: [
-            ...wipe,
-            `Fill a third of the hole, push the tang in by ${len(kit.tangLength.mm)}, sight along it from two sides.`,
-          ],
-          minutes: 3,
-          cureMinutes: glue?.cureMinutes ?? USUAL_CURE[kit.glue],
-          glue,
-        },
-      ];
-    }
   }
 }
+
+const atEnd = (title: string, words: string, minutes: number, glued: boolean): JoinDraft => ({
+  id: 'assemble',
+  when: 'at the end',
+  title,
+  words,
+  minutes,
+  glued,
+});
+
+const insertJoins = (thread: string): JoinDraft[] => [
+  {
+    id: 'glue',
+    when: 'before turning',
+    title: 'Glue the insert in',
+    words: `Glue in the hole, not on the insert; seat it flush with the face. Keep glue off the ${thread} thread: run a waxed screw in.`,
+    minutes: 1.5,
+    glued: true,
+  },
+  atEnd(
+    'Screw the base on',
+    'Screw the base on by hand until it seats. A fingernail must not catch between wood and base.',
+    1,
+    false,
+  ),
+];
+
+const studJoin = (way: FittingWay): JoinDraft =>
+  way === 'glued'
+    ? atEnd(
+        'Glue the stud in',
+        'Glue in the hole and on the stud, push it in with half a turn, wipe, stand it on its base to cure.',
+        2,
+        true,
+      )
+    : atEnd(
+        'Drive the stud in',
+        'Drive the stud straight in until the base seats, half a turn back for each turn forward.',
+        2,
+        false,
+      );
+
+const seated = (what: string, length: number): JoinDraft => ({
+  id: 'ferrule',
+  when: 'after the tenon',
+  title: `Seat the ${what}`,
+  words: `Drive the ${what} on, chamfered end first, until it meets its shoulder ${len(length)} from the end.`,
+  minutes: 2,
+});
+
+const entering = (what: string, deep: number, glued: boolean): JoinDraft =>
+  glued
+    ? atEnd(
+        `Glue the ${what} in`,
+        `Fill a third of the hole, push the ${what} in by ${len(deep)}, sight along it from two sides.`,
+        3,
+        true,
+      )
+    : atEnd(
+        `Press the ${what} in`,
+        `Start the ${what} straight, press it in by ${len(deep)} between padded jaws, sight along it from two sides.`,
+        3,
+        false,
+      );
 
 const glueFor = (kind: GlueKind, glues: readonly Glue[]): Glue | null =>
   glues.find((g) => g.kind === kind) ?? null;
@@ -115,9 +199,10 @@ export function joinFindings(
   joins: readonly Join[],
   pieces: number,
   glues: readonly Glue[],
+  way: FittingWay = wayOf(kit, undefined),
 ): Finding[] {
   const findings: Finding[] = [];
-  const wants = kit.kind === 'self-tapping-stud' ? null : kit.glue;
+  const wants = glueKindOf(kit, way);
   if (wants !== null && !joins.some((j) => j.glue?.kind === wants))
     findings.push({
       id: `assemble.glue.${partId}`,

@@ -7,6 +7,8 @@ export interface SetupState {
   place: Place;
   holding: string;
   tailstock: 'up' | 'away' | 'not used';
+  /** what else must be on it: washers, spacers, draw bar */
+  fixtures?: string[];
 }
 
 /** A step that must come first, and why. */
@@ -55,5 +57,5 @@ export interface Step {
   checks?: string[];
 }
 
-export const setupKey = ({ place, holding, tailstock }: SetupState): string =>
-  `${place}|${holding}|${tailstock}`;
+export const setupKey = ({ place, holding, tailstock, fixtures = [] }: SetupState): string =>
+  [place, holding, tailstock, ...fixtures].join('|');

@@ -1,7 +1,8 @@
 import type { Material } from '../material/index.js';
-import { len, type Finding } from '../measure/index.js';
+import { len, type DrillMoment, type DrillSetup, type Finding } from '../measure/index.js';
 import { pointLength } from '../pattern/index.js';
 import type { Bit } from '../workshop/index.js';
+import type { Drift } from './drillWay.js';
 import type { HoleRange } from './fit.js';
 import type { BitChoice } from './pickBit.js';
 
@@ -23,6 +24,11 @@ export interface BoredHole {
   lubricant: string;
   /** when it is drilled, and why then */
   order: string;
+  /** when and with what set-up; plans made before there was a choice have none */
+  moment?: DrillMoment;
+  setup?: DrillSetup;
+  /** how far it may run off its axis */
+  drift?: Drift;
 }
 
 /** How a bit is used in one hole. */
@@ -51,20 +57,24 @@ export function bitWork(
 ): BitWork {
   const bit = choice.bit ?? choice.instead;
   const diameter = bit?.diameter.mm ?? wished;
-  // flat-bottomed bits leave a flat, the others a cone
-  const angle = bit?.kind === 'flat-bottomed' ? 180 : pointAngle;
+  // flat-bottomed and spade bits leave a flat, the others a cone
+  const flat = bit?.kind === 'flat-bottomed' || bit?.kind === 'spade';
+  const angle = flat ? 180 : pointAngle;
   const surfaceSpeed = drillingSpeed(material, bit);
   return {
     bit,
     diameter,
     angle,
-    point: pointLength(diameter, angle),
+    point: bit?.point ?? (bit?.kind === 'spade' ? SPADE_POINT * diameter : pointLength(diameter, angle)),
     pecks: pecks(depth, diameter, material),
     rpm: drillingRpm(surfaceSpeed, diameter),
     surfaceSpeed,
     lubricant: lubricantFor(material),
   };
 }
+
+/** The spur of a spade bit against its width: typical, its own length goes before it. */
+const SPADE_POINT = 0.4;
 
 /** A drawn hole says its diameter: a bit a little over will do, one under hardly. */
 const DRAWN_UNDER = 0.05;
@@ -89,7 +99,7 @@ const lubricantFor = ({ class: kind, family }: Material): string =>
 /** Surface speeds for drilling, m/min: bench practice, typical; flat-bottomed bits much slower. */
 function drillingSpeed(material: Material, bit: Bit | null): number {
   if (material.class === 'resin') return 20;
-  if (bit?.kind === 'flat-bottomed') return 25;
+  if (bit?.kind === 'flat-bottomed' || bit?.kind === 'spade') return 25;
   return material.class === 'dense hardwood' ? 35 : 45;
 }
 

@@ -22,7 +22,8 @@ const bore = (id: string, x: number, diameter: number, end = -15, angle = 0): Bo
   mouth: 15,
   end,
 });
-const planned = (bores: Bore[], workshop = shop) => planCrossDrilling('p', bores, 33, ash, workshop);
+const planned = (bores: Bore[], workshop = shop) =>
+  planCrossDrilling('p', bores, 33, { material: ash, workshop, choices: [] });
 
 describe('cross holes', () => {
   it('are measured from the face of the square blank', () => {

@@ -2,7 +2,10 @@ import type { Material } from '../material/index.js';
 import { len, type Figure, type Finding } from '../measure/index.js';
 import type { Bore } from '../pattern/index.js';
 import type { Workshop } from '../workshop/index.js';
+import { bitSequence } from './bitSequence.js';
 import { bitFindings, bitWork, drawnRange, type BoredHole } from './bitWork.js';
+import { driftOf, drillWay, type DrillChoice } from './drillWay.js';
+import type { DrillSite } from './drilling.js';
 import { pickBit } from './pickBit.js';
 
 /** Drilling of one cross hole in the square blank: depths are from its face, mm. */
@@ -12,6 +15,8 @@ export interface CrossOperation extends BoredHole {
   /** round the axis, degrees */
   angle: number;
   through: boolean;
+  /** from the edge of the square blank to the centre, on the face it is drilled into */
+  fromEdge?: number;
 }
 
 export interface CrossDrillPlan {
@@ -34,14 +39,17 @@ export function planCrossDrilling(
   partId: string,
   bores: readonly Bore[],
   section: number,
-  material: Material,
-  workshop: Workshop,
+  { material, workshop, choices }: Pick<DrillSite, 'material' | 'workshop' | 'choices'>,
 ): CrossDrillPlan {
   const ordered = inOrder(bores);
-  const operations = ordered.map((bore) => operation(bore, ordered, section, material, workshop));
+  const drilled = ordered.map((bore) => operation(bore, ordered, section, material, workshop, choices));
+  const operations = bitSequence(drilled, metFirst(ordered));
   return {
     operations,
-    findings: operations.flatMap((o) => bitFindings(partId, o)),
+    findings: [
+      ...operations.flatMap((o) => bitFindings(partId, o)),
+      ...operations.flatMap((o) => blowOut(partId, o)),
+    ],
     figures: operations.flatMap(figuresOf),
   };
 }
@@ -55,15 +63,46 @@ function inOrder(bores: readonly Bore[]): Bore[] {
 const meet = (a: Bore, b: Bore): boolean =>
   Math.abs(a.x - b.x) < a.radius + b.radius && a.end < b.radius && b.end < a.radius;
 
+/** Of two that meet the second waits for the first. */
+function metFirst(ordered: readonly Bore[]): Map<string, string> {
+  const before = new Map<string, string>();
+  ordered.forEach((bore, i) => {
+    const first = ordered.slice(0, i).findLast((b) => meet(b, bore));
+    if (first) before.set(bore.id, first.id);
+  });
+  return before;
+}
+
+/** Where a bit comes out of a finished surface nothing backs the last fibres. */
+function blowOut(partId: string, o: CrossOperation): Finding[] {
+  if (!o.through || o.moment === 'square blank') return [];
+  return [
+    {
+      id: `drill.blowout.${o.id}`,
+      severity: 'warn',
+      stage: 'drill',
+      partId,
+      x: o.x,
+      what: `The ${o.name} comes out of a round without anything behind it.`,
+      why: 'The last fibres blow out, and no board lies flat against a round.',
+      remedy: 'Drill it in the square blank, or from both sides to the middle in a V block cut to the shape.',
+    },
+  ];
+}
+
 function operation(
   bore: Bore,
   all: readonly Bore[],
   section: number,
   material: Material,
   workshop: Workshop,
+  choices: readonly DrillChoice[],
 ): CrossOperation {
+  const { moment, setup } = drillWay(bore.id, choices, undefined, true);
   const through = bore.end <= -bore.mouth;
-  const depth = through ? section : section / 2 - bore.end;
+  // from the face of the blank, or from the turned surface once there is no face any more
+  const from = moment === 'square blank' ? section / 2 : bore.mouth;
+  const depth = through ? 2 * from : from - bore.end;
   const range = drawnRange(2 * bore.radius);
   const choice = pickBit(workshop.bits, range, depth);
   const { bit, point, pecks, rpm, surfaceSpeed, lubricant } = bitWork(
@@ -88,7 +127,11 @@ function operation(
     rpm,
     surfaceSpeed,
     lubricant,
-    order: orderWords(bore, all, through),
+    order: orderWords(bore, all, through && moment === 'square blank'),
+    moment,
+    setup,
+    ...(moment === 'square blank' ? { fromEdge: section / 2 } : {}),
+    drift: driftOf(setup, depth, bit?.diameter.mm ?? range.best, false),
   };
 }
 

@@ -1,10 +1,20 @@
 import type { Material } from '../material/index.js';
-import { dim, len, type Figure, type Finding } from '../measure/index.js';
-import { holeReach, leastWall, type Hole, type Outline, type Part } from '../pattern/index.js';
+import { dim, len, type DrillMoment, type Figure, type Finding } from '../measure/index.js';
+import {
+  holeReach,
+  leastWall,
+  type Hole,
+  type HoleStep,
+  type LeastWall,
+  type Outline,
+  type Part,
+} from '../pattern/index.js';
+import { bitSequence } from './bitSequence.js';
 import { bitFindings, bitWork, drawnRange, type BoredHole } from './bitWork.js';
+import { driftOf, drillWay, MOMENT_WORDS, type DrillChoice, type Drift } from './drillWay.js';
 import type { Bit, Workshop } from '../workshop/index.js';
 import type { NeededHole } from './kitNeeds.js';
-import { pickBit } from './pickBit.js';
+import { pickBit, stepBitFor, type BitChoice } from './pickBit.js';
 import { taperBores } from './taper.js';
 
 /** Drilling of one hole along the axis. */
@@ -12,6 +22,8 @@ export interface DrillOperation extends BoredHole {
   hole: Hole;
   /** what is done when it is drilled */
   after?: string;
+  /** what holds a thread: its length in the wood over its diameter */
+  engagement?: number;
 }
 
 export interface DrillPlan {
@@ -21,24 +33,34 @@ export interface DrillPlan {
   figures: Figure[];
 }
 
-/**
- * Plans every hole of a part: those of its kit and those drawn in the pattern.
- * Drilling comes while the blank is square, so that there is something to hold.
- */
+/** What the drilling of a part depends on beside the part. */
+export interface DrillSite {
+  material: Material;
+  workshop: Workshop;
+  /** choices for single holes */
+  choices: readonly DrillChoice[];
+  usual: DrillMoment | undefined;
+}
+
+/** Plans every hole along the axis of a part: those of its kits and those drawn in the pattern. */
 export function planDrilling(
   part: Part,
   outline: Outline,
   needed: readonly NeededHole[],
-  material: Material,
-  workshop: Workshop,
+  site: DrillSite,
 ): DrillPlan {
+  const { workshop } = site;
   const wishes = [...needed, ...part.holes.flatMap(drawnHole(workshop.bits))];
-  const operations = wishes.map((wish) => operation(wish, material, workshop));
-  const holes = mergeSteps(operations, wishes);
+  const drilled = wishes.map((wish) => operation(wish, outline.length, site));
+  const holes = mergeSteps(drilled, wishes);
+  const operations = bitSequence(drilled, widestFirst(drilled));
+  const wall = leastWall(outline, holes);
   const findings = [
     ...operations.flatMap((o) => bitFindings(part.id, o)),
-    ...wallFindings(part, outline, holes, workshop.allowances.leastWall),
+    ...wallFindings(part, wall, workshop.allowances.leastWall),
+    ...driftFindings(part, wall, operations, workshop.allowances.leastWall),
     ...engagementFindings(part, needed),
+    ...heatFindings(part, operations, site.material),
   ];
   const figures = operations.flatMap((o) => depthFigures(o, wishes));
   return { operations, holes, findings, figures };
@@ -52,9 +74,14 @@ const drawnHole =
       const id = `${hole.id}.${i + 1}`;
       if (step.endDiameter && step.endDiameter.mm < step.diameter.mm)
         return taperBores(hole, step, hole.steps[i - 1]?.depth.mm ?? 0, id, bits);
+      if (stepBitOf(hole, i - 1, bits)) return [];
+      const both = stepBitOf(hole, i, bits);
+      if (both) return [inOneGo(hole, i, id, both)];
+      const last = i === hole.steps.length - 1;
       return [
         {
-          hole: { ...hole, id, steps: [step] },
+          // only the last step of a through hole goes through
+          hole: { ...hole, id, steps: [step], through: hole.through && last },
           range: drawnRange(step.diameter.mm),
           enters: hole.name,
           entersDiameter: step.diameter.mm,
@@ -63,13 +90,38 @@ const drawnHole =
       ];
     });
 
-function operation(
-  { hole, range, enters, after }: NeededHole,
-  material: Material,
-  workshop: Workshop,
-): DrillOperation {
-  const depth = hole.steps[0]?.depth.mm ?? 0;
-  const choice = pickBit(workshop.bits, range, depth);
+/** The step bit for a step and the one behind it, when one is owned. */
+function stepBitOf(hole: Hole, i: number, bits: readonly Bit[]): Bit | null {
+  const [recess, inner] = [hole.steps[i], hole.steps[i + 1]];
+  if (!recess || !inner || recess.endDiameter || inner.endDiameter || hole.through) return null;
+  const plain = (s: HoleStep) => ({ diameter: s.diameter.mm, depth: s.depth.mm });
+  return stepBitFor(bits, plain(recess), plain(inner));
+}
+
+function inOneGo(hole: Hole, i: number, id: string, stepBit: Bit): NeededHole {
+  const steps = hole.steps.slice(i, i + 2);
+  const depth = steps[1]?.depth.mm ?? 0;
+  return {
+    hole: { ...hole, id, steps },
+    range: drawnRange(steps[0]?.diameter.mm ?? 0),
+    enters: hole.name,
+    entersDiameter: steps[0]?.diameter.mm ?? 0,
+    entersLength: depth,
+    stepBit,
+  };
+}
+
+/** How far a bit goes past the end of a through hole, mm. */
+const PAST_THE_END = 2;
+const FLAT_BOTTOM = 180;
+
+function operation(wish: NeededHole, length: number, site: DrillSite): DrillOperation {
+  const { hole, range, enters, after } = wish;
+  const { material, workshop } = site;
+  const depth = hole.through ? length + PAST_THE_END : (hole.steps.at(-1)?.depth.mm ?? 0);
+  const choice: BitChoice = wish.stepBit
+    ? { bit: wish.stepBit, instead: null, off: 0, consequence: 'Recess and hole in one go.' }
+    : pickBit(workshop.bits, range, depth, hole.pointAngle >= FLAT_BOTTOM && !hole.through);
   const { bit, diameter, angle, point, ...work } = bitWork(
     choice,
     range.best,
@@ -77,9 +129,16 @@ function operation(
     depth,
     material,
   );
+  const id = wholeHole(hole.id);
+  const { moment, setup } = drillWay(id, site.choices, site.usual);
+  const trued = moment === 'square blank' || moment === 'after rounding';
   return {
     id: hole.id,
-    hole: { ...hole, pointAngle: angle, steps: [{ diameter: dim(diameter), depth: dim(depth) }] },
+    hole: {
+      ...hole,
+      pointAngle: angle,
+      steps: wish.stepBit ? hole.steps : [{ diameter: dim(diameter), depth: dim(depth) }],
+    },
     name: hole.name,
     choice,
     bit,
@@ -87,9 +146,37 @@ function operation(
     toPoint: depth + point,
     tapeAt: depth + point,
     ...work,
-    order: `Drill for ${enters} while the blank is square and there is something to hold.`,
+    order: `${orderOf(hole, enters, bit)} ${MOMENT_WORDS[moment].gain}`,
+    moment,
+    setup,
+    drift: driftOf(setup, depth, diameter, trued),
+    ...(range.fit === 'thread-forming' ? { engagement: wish.entersLength / wish.entersDiameter } : {}),
     ...(after === undefined ? {} : { after }),
   };
+}
+
+/** The hole that a bore belongs to: steps are numbered, bores of a taper lettered. */
+export const wholeHole = (id: string): string => id.replace(/\.\d+[a-z]?$/, '');
+
+function orderOf(hole: Hole, enters: string, bit: Bit | null): string {
+  const flat = bit?.kind === 'flat-bottomed' || bit?.kind === 'spade';
+  const stepped = /\.\d+[a-z]?$/.test(hole.id);
+  const why = stepped
+    ? flat
+      ? 'Wide before narrow: its point needs the wood that the next bit takes away.'
+      : 'Wide before narrow, so that each bit has a sound centre.'
+    : 'On its own centre.';
+  return `For ${enters}. ${why}`;
+}
+
+/** Within a hole the wider bore comes first. */
+function widestFirst(operations: readonly DrillOperation[]): Map<string, string> {
+  const before = new Map<string, string>();
+  operations.forEach(({ id }, i) => {
+    const last = operations.slice(0, i).findLast((o) => wholeHole(o.id) === wholeHole(id));
+    if (last) before.set(id, last.id);
+  });
+  return before;
 }
 
 /** Steps of one drawn hole belong together again for the drawing and the wall; a taper is what it becomes. */
@@ -98,16 +185,20 @@ function mergeSteps(operations: readonly DrillOperation[], wishes: readonly Need
   operations.forEach(({ hole }, i) => {
     const becomes = wishes[i]?.becomes;
     const steps = becomes === undefined ? hole.steps : becomes === null ? [] : [becomes];
-    const id = hole.id.replace(/\.\d+[a-z]?$/, '');
+    const id = wholeHole(hole.id);
     const name = hole.name.replace(/, (pilot|step \d+)$/, '');
     const before = holes.get(id);
-    holes.set(id, before ? { ...before, steps: [...before.steps, ...steps] } : { ...hole, id, name, steps });
+    holes.set(
+      id,
+      before
+        ? { ...before, through: before.through || hole.through, steps: [...before.steps, ...steps] }
+        : { ...hole, id, name, steps },
+    );
   });
   return [...holes.values()];
 }
 
-function wallFindings(part: Part, outline: Outline, holes: Hole[], least: number): Finding[] {
-  const found = leastWall(outline, holes);
+function wallFindings(part: Part, found: LeastWall | null, least: number): Finding[] {
   if (!found || found.wall >= least - 1e-6) return [];
   const through = found.wall <= 0;
   return [
@@ -124,6 +215,55 @@ function wallFindings(part: Part, outline: Outline, holes: Hole[], least: number
         ? `It passes the outline by ${len(-found.wall)}.`
         : `Below ${len(least)} a wall flexes under the tool and may split when the hardware goes in.`,
       remedy: 'Make the piece thicker there, drill less deep, or choose other hardware.',
+    },
+  ];
+}
+
+/** What a bit that drifts would do to the wall: the whole least wall against the worst drift of its hole. */
+function driftFindings(
+  part: Part,
+  wall: LeastWall | null,
+  operations: readonly DrillOperation[],
+  least: number,
+): Finding[] {
+  if (!wall || wall.wall < least - 1e-6) return [];
+  const own = operations.filter((o) => wholeHole(o.id) === wall.holeId);
+  const worst = own.sort((a, b) => (b.drift?.fromWall ?? 0) - (a.drift?.fromWall ?? 0))[0];
+  const drift = worst?.drift?.fromWall ?? 0;
+  const left = wall.wall - drift;
+  if (!worst || left >= least) return [];
+  return [
+    {
+      id: `drill.drift.${part.id}`,
+      severity: left <= 0 ? 'warn' : 'note',
+      stage: 'drill',
+      partId: part.id,
+      x: wall.x,
+      what: `If the ${worst.name} drifts by ${len(drift)}, ${left <= 0 ? 'it breaks out' : `only ${len(left)} of wood is left`} at ${len(wall.x)}.`,
+      why: `${len(wall.wall)} is planned there; in the ${worst.setup ?? 'drill press'} a bit may run off that far.`,
+      remedy:
+        worst.setup === 'tailstock'
+          ? 'Start with a stiff centre bit, withdraw often, or leave the wood thicker there.'
+          : 'Drill it with the bit in the tailstock, or leave the wood thicker there.',
+    },
+  ];
+}
+
+/** Resin melts before it burns: deep holes need the bit out early. */
+const HOT_DIAMETERS = 2;
+
+function heatFindings(part: Part, operations: readonly DrillOperation[], material: Material): Finding[] {
+  const hot = operations.filter((o) => o.toShoulder > HOT_DIAMETERS * (o.bit?.diameter.mm ?? Infinity));
+  if (material.class !== 'resin' || hot.length === 0) return [];
+  return [
+    {
+      id: `drill.heat.${part.id}`,
+      severity: 'note',
+      stage: 'drill',
+      partId: part.id,
+      what: `${material.name} heats in the ${hot.map((o) => o.name).join(', ')}.`,
+      why: 'Warm resin closes on the bit, cracks when it cools, and the hole comes out small.',
+      remedy: `Go no deeper than a diameter at a time at ${Math.min(...hot.map((o) => o.rpm))} rpm, let bit and chips cool, and finish with a sharp bit.`,
     },
   ];
 }
@@ -176,6 +316,8 @@ function depthFigures(o: DrillOperation, wishes: readonly NeededHole[]): Figure[
         ],
       },
     },
+    ...(o.engagement === undefined ? [] : [engagementFigure(o, o.engagement, wish)]),
+    ...(o.drift ? [driftFigure(o, o.drift, diameter)] : []),
     {
       id: `drillspeed.${o.id}`,
       label: `Speed for the ${o.name}`,
@@ -191,6 +333,43 @@ function depthFigures(o: DrillOperation, wishes: readonly NeededHole[]): Figure[
       },
     },
   ];
+}
+
+function engagementFigure(o: DrillOperation, engaged: number, wish: NeededHole | undefined): Figure {
+  return {
+    id: `engaged.${o.id}`,
+    label: `Thread in the wood, ${o.name}`,
+    value: wish?.entersLength ?? 0,
+    unit: 'mm',
+    working: {
+      rule: 'Length of the thread in the wood; it holds from 1 to 1.5 diameters on.',
+      source: 'bench practice, typical',
+      inputs: [
+        { label: 'outside of the thread', value: wish?.entersDiameter ?? 0, unit: 'mm' },
+        { label: 'diameters engaged', value: Math.round(engaged * 100) / 100 },
+      ],
+    },
+  };
+}
+
+function driftFigure(o: DrillOperation, drift: Drift, diameter: number): Figure {
+  return {
+    id: `drift.${o.id}`,
+    label: `Drift at the bottom of the ${o.name}`,
+    value: drift.bottom,
+    unit: 'mm',
+    working: {
+      rule: 'Off at the mouth + lean × depth, the lean grown by depth ÷ (8 diameters) for a slender bit.',
+      source: 'errors of the set-up, typical, unchecked',
+      inputs: [
+        { label: 'set-up', value: o.setup ?? 'drill press' },
+        { label: 'off at the mouth', value: drift.mouth, unit: 'mm' },
+        { label: 'depth to the shoulder', value: o.toShoulder, unit: 'mm' },
+        { label: 'bit', value: diameter, unit: 'mm' },
+        { label: 'of it from the wall', value: drift.fromWall, unit: 'mm' },
+      ],
+    },
+  };
 }
 
 /** Deepest reach of any hole from the given end, mm. */

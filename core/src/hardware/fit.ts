@@ -1,7 +1,7 @@
 import type { Material } from '../material/index.js';
 
 /** How tightly a hole holds what goes in it. */
-export type FitClass = 'press' | 'thread-forming' | 'glue gap' | 'slip';
+export type FitClass = 'press' | 'thread-forming' | 'glue gap' | 'slip' | 'clearance';
 
 /** Wanted hole: the best diameter and the range that still serves, mm. */
 export interface HoleRange {
@@ -17,6 +17,7 @@ export function holeForBody(diameter: number, fit: Exclude<FitClass, 'thread-for
     press: [-0.2, -0.1, 0],
     'glue gap': [0.05, 0.15, 0.4],
     slip: [0.1, 0.3, 0.6],
+    clearance: [0.4, 0.8, 1.6],
   }[fit] as [number, number, number];
   return { fit, least: diameter + least, best: diameter + best, most: diameter + most };
 }

@@ -52,6 +52,14 @@ const insert: Kit = {
   glue: 'epoxy',
 };
 
+const placed = (m: Material) => ({ end: 'reference' as const, material: m, room: 1.5, bits: [] });
+const site = (id: string, shop: Workshop) => ({
+  material: material(id),
+  workshop: shop,
+  choices: [],
+  usual: undefined,
+});
+
 describe('holes for fits', () => {
   it('goes from root in soft to pitch in hard wood', () => {
     const soft = holeForThread(6, 8, material('pine')).best;
@@ -95,13 +103,12 @@ describe('holes for fits', () => {
 
 describe('drilling a stopper', () => {
   const body = part(32, 60);
-  const needs = kitNeeds(insert, 'reference', material('maple'), 1.5);
+  const needs = kitNeeds(insert, placed(material('maple')));
   const plan = planDrilling(
     body,
     outlineOf(body.turnings[0]),
     needs.holes,
-    material('maple'),
-    workshop(bit(11.6)),
+    site('maple', workshop(bit(11.6))),
   );
 
   it('measures depth to the shoulder and adds the point for the tape', () => {
@@ -118,8 +125,7 @@ describe('drilling a stopper', () => {
       thin,
       outlineOf(thin.turnings[0]),
       needs.holes,
-      material('maple'),
-      workshop(bit(11.6)),
+      site('maple', workshop(bit(11.6))),
     );
     expect(found.findings[0]).toMatchObject({ severity: 'warn', stage: 'drill' });
     const short = part(32, 22);
@@ -127,8 +133,7 @@ describe('drilling a stopper', () => {
       short,
       outlineOf(short.turnings[0]),
       needs.holes,
-      material('maple'),
-      workshop(bit(11.6)),
+      site('maple', workshop(bit(11.6))),
     );
     expect(out.findings[0]).toMatchObject({ severity: 'stop' });
   });
@@ -145,9 +150,9 @@ describe('mating', () => {
     const body = part(32.4, 10);
     const outline = outlineOf(body.turnings[0]);
     const fitted = { id: 'h1', kitId: 'k', partId: 'p', end: 'reference' as const };
-    const { mating } = kitNeeds(insert, 'reference', material('ash'), 1.5);
-    expect(matingFindings(body, outline, fitted, mating)[0]?.what).toContain('⟦0.4⟧ too thick');
-    const found = matingFindings(body, outline, fitted, { ...mating, diameter: 32.4, length: 18 });
+    const { mating } = kitNeeds(insert, placed(material('ash')));
+    expect(matingFindings(body, outline, fitted, mating!)[0]?.what).toContain('⟦0.4⟧ too thick');
+    const found = matingFindings(body, outline, fitted, { ...mating!, diameter: 32.4, length: 18 });
     expect(found.map((f) => f.id)).toEqual(['pattern.tenon.h1']);
   });
 });

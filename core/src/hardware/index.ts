@@ -1,7 +1,13 @@
 export * from './kit.js';
+export * from './kitKinds.js';
+export * from './fittingWay.js';
+export * from './thread.js';
+export { roundFor, tangBores, type TangBore } from './tangBores.js';
 export * from './fit.js';
 export * from './kitNeeds.js';
-export * from './pickBit.js';
+export { pickBit, bitWords, type BitChoice } from './pickBit.js';
+export * from './drillWay.js';
+export * from './bitSequence.js';
 export * from './drilling.js';
 export * from './crossDrilling.js';
 export { pecks, type BoredHole } from './bitWork.js';

@@ -1,5 +1,5 @@
 import { len } from '../measure/index.js';
-import type { Bit } from '../workshop/index.js';
+import { bitMark, type Bit } from '../workshop/index.js';
 import type { HoleRange } from './fit.js';
 
 /** The bit for a hole, or what is missing and what would do instead. */
@@ -14,24 +14,34 @@ export interface BitChoice {
 
 const SLACK = 1e-6;
 
+/** How a bit is asked for in words: its kind, what is stamped on it, its diameter. */
+export const bitWords = ({ kind, diameter }: Bit): string =>
+  `${kind} ${bitMark(diameter) === '' ? '' : `${bitMark(diameter)}, `}${len(diameter.mm)}`;
+
+const FLAT: readonly Bit['kind'][] = ['flat-bottomed', 'spade'];
+
 /**
- * Picks from the bits the workshop owns the one nearest to the best diameter that lies in the
- * range, is long enough, and (where it matters) has the right kind of bottom.
+ * Picks from the bits the workshop owns the one nearest to the best diameter that lies in the range and is
+ * long enough; where a flat bottom is asked for, one that leaves it goes first. Step bits wait for holes with
+ * their own two diameters.
  * @param reach depth to the shoulder, mm
  */
-export function pickBit(bits: readonly Bit[], range: HoleRange, reach: number): BitChoice {
+export function pickBit(bits: readonly Bit[], range: HoleRange, reach: number, flat = false): BitChoice {
   const byNearness = bits
-    .filter((bit) => bit.length + SLACK >= reach)
+    .filter((bit) => bit.kind !== 'step' && bit.length + SLACK >= reach)
     .sort((a, b) => Math.abs(a.diameter.mm - range.best) - Math.abs(b.diameter.mm - range.best));
-  const inRange = byNearness.find(
+  const inRange = byNearness.filter(
     (b) => b.diameter.mm >= range.least - SLACK && b.diameter.mm <= range.most + SLACK,
   );
-  if (inRange)
+  const leavesFlat = inRange.find((b) => FLAT.includes(b.kind));
+  const bit = flat ? (leavesFlat ?? inRange[0]) : inRange[0];
+  if (bit)
     return {
-      bit: inRange,
+      bit,
       instead: null,
-      off: inRange.diameter.mm - range.best,
-      consequence: fitWords(range),
+      off: bit.diameter.mm - range.best,
+      consequence:
+        flat && !leavesFlat ? `${fitWords(range)} It leaves a cone: pare the bottom flat.` : fitWords(range),
     };
   const instead = byNearness[0] ?? null;
   if (!instead)
@@ -57,6 +67,8 @@ function fitWords(range: HoleRange): string {
       return 'Slides in with room for glue.';
     case 'slip':
       return 'Slides in and out by hand.';
+    case 'clearance':
+      return 'Goes through without touching.';
     case 'thread-forming':
       return 'The stud cuts its own thread.';
   }
@@ -71,4 +83,27 @@ function insteadWords(bit: Bit, range: HoleRange): string {
   return -under <= 0.6
     ? `${len(bit.diameter.mm)} is ${len(-under)} over: use a gap-filling epoxy and let it set upright.`
     : `${len(bit.diameter.mm)} is ${len(-under)} over: nothing will hold. Get a bit of ${len(range.best)}.`;
+}
+
+/** How near the two diameters of a step bit must be to those drawn, mm. */
+const STEP_NEAR = 0.3;
+
+/** The step bit that drills a recess and the hole behind it in one go; null when none is owned. */
+export function stepBitFor(
+  bits: readonly Bit[],
+  recess: { diameter: number; depth: number },
+  hole: { diameter: number; depth: number },
+): Bit | null {
+  const near = (a: number, b: number) => Math.abs(a - b) <= STEP_NEAR;
+  return (
+    bits.find(
+      (b) =>
+        b.kind === 'step' &&
+        b.pilot !== undefined &&
+        near(b.diameter.mm, recess.diameter) &&
+        near(b.pilot.mm, hole.diameter) &&
+        near(b.pilotLength ?? 0, hole.depth - recess.depth) &&
+        b.length + SLACK >= hole.depth,
+    ) ?? null
+  );
 }

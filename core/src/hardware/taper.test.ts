@@ -25,7 +25,12 @@ function planned(hole: Hole, owned = bits) {
   if (!form) throw new Error('The handle form is gone.');
   const part: Part = { ...form.body({}, 'ash').parts[0], holes: [hole] };
   const shop = { ...newWorkshop('UTC', 'mm'), bits: owned };
-  return planDrilling(part, outlineOf(part.turnings[0]), [], ash, shop);
+  return planDrilling(part, outlineOf(part.turnings[0]), [], {
+    material: ash,
+    workshop: shop,
+    choices: [],
+    usual: undefined,
+  });
 }
 
 describe('a tapered socket', () => {

@@ -2,7 +2,8 @@ import { dim } from '../measure/index.js';
 import { MATERIALS } from '../material/index.js';
 import { outlineOf } from '../pattern/index.js';
 import type { Gauge } from '../workshop/index.js';
-import { gaugeFor, layoutOf } from './index.js';
+import { grainMicrons } from '../surface/index.js';
+import { gaugeFor, layoutOf, missingSlots, sandingLeft } from './index.js';
 
 const ash = MATERIALS.find((m) => m.id === 'ash')!;
 const outline = outlineOf({
@@ -28,7 +29,13 @@ const slots: Gauge[] = [
 ];
 
 describe('layout', () => {
-  const layout = layoutOf(outline, { face, x: 0 }, ash, slots);
+  const layout = layoutOf(outline, {
+    faces: [{ face, x: 0 }],
+    bores: [],
+    material: ash,
+    gauges: slots,
+    firstGrain: grainMicrons({ grit: ash.startGrit, scale: 'P' }),
+  });
 
   it('has one mark at each transition, with both diameters at a shoulder', () => {
     expect(layout.marks.map((m) => [m.x, m.before, m.after])).toEqual([
@@ -64,5 +71,64 @@ describe('layout', () => {
       words: 'Set the dial calliper to ⟦20.2⟧.',
     });
     expect(gaugeFor(20.2, []).gauge).toBeNull();
+  });
+});
+
+describe('marks from a datum', () => {
+  const bores = [{ id: 'x', name: 'cord hole', x: 30, radius: 2, angle: 0, mouth: 13, end: -13 }];
+  const site = { faces: [], bores, material: ash, gauges: slots, firstGrain: null };
+  const grooved = outlineOf({
+    id: 't',
+    startDiameter: dim(26),
+    elements: [
+      { kind: 'cylinder', id: 'a', length: dim(10) },
+      { kind: 'v-groove', id: 'v', length: dim(2), depth: dim(1) },
+      { kind: 'cylinder', id: 'b', length: dim(30) },
+    ],
+  });
+
+  it('count from the mark that was chosen, below it backwards', () => {
+    const { marks, datum, sizing } = layoutOf(grooved, { ...site, datum: 'v.end' });
+    expect(datum).toMatchObject({ id: 'v.end', x: 12 });
+    expect(marks.map((m) => [m.x, m.from, m.does])).toEqual([
+      [0, -12, 'end'],
+      [10, -2, 'change'],
+      [11, -1, 'groove'],
+      [12, 0, 'change'],
+      [30, 18, 'hole'],
+      [42, 30, 'end'],
+    ]);
+    expect(sizing.every((s) => s.from === s.x - 12)).toBe(true);
+    expect(layoutOf(grooved, { ...site, datum: 'gone' }).datum?.id).toBe('start');
+  });
+
+  it('leave nothing for sanding when nothing is sanded, and more for a coarser start', () => {
+    expect(layoutOf(grooved, site).sizing[0]?.cutTo).toBe(26);
+    const usual = grainMicrons({ grit: ash.startGrit, scale: 'P' });
+    expect(sandingLeft(ash, usual)).toBeCloseTo(ash.sandingAllowance, 6);
+    expect(sandingLeft(ash, 1.5 * usual)).toBeCloseTo(1.5 * ash.sandingAllowance, 3);
+    expect(sandingLeft(ash, 10 * usual)).toBeCloseTo(1.8 * ash.sandingAllowance, 3);
+  });
+});
+
+describe('gauges', () => {
+  it('of every fixed kind go before a calliper, each with its own words', () => {
+    const wrench: Gauge = { id: 'w', name: '24 wrench', kind: 'open wrench', size: dim(24) };
+    const pair: Gauge = { id: 'p', name: 'Pair 30', kind: 'go and no-go', size: dim(30.1), noGo: dim(29.8) };
+    const all = [...slots, wrench, pair];
+    expect(gaugeFor(23.9, all).words).toBe('24 wrench drops over behind the parting tool: stop.');
+    expect(gaugeFor(30, all).words).toContain('the no-go of ⟦29.8⟧ does not');
+  });
+
+  it('that are missing are the sizes still set by calliper, each once', () => {
+    const cut = (cutTo: number) => ({ ...layout0.sizing[0]!, cutTo, gauge: gaugeFor(cutTo, slots) });
+    const layout0 = layoutOf(outline, {
+      faces: [],
+      bores: [],
+      material: ash,
+      gauges: slots,
+      firstGrain: null,
+    });
+    expect(missingSlots([cut(20), cut(31.04), cut(31), cut(12)])).toEqual([12, 31]);
   });
 });

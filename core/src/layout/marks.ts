@@ -1,8 +1,9 @@
 import { len, type Figure } from '../measure/index.js';
 import type { Material } from '../material/index.js';
 import type { MatingFace } from '../hardware/index.js';
-import { extremes, type ElementSpan, type Outline } from '../pattern/index.js';
+import { extremes, radiusAt, type Bore, type ElementSpan, type Outline } from '../pattern/index.js';
 import type { Gauge } from '../workshop/index.js';
+import { sandingLeft } from './allowance.js';
 
 /** A line on the story stick, measured from the reference end, mm. */
 export interface Mark {
@@ -12,7 +13,14 @@ export interface Mark {
   /** finished diameters on the two sides of the line; equal unless there is a shoulder */
   before: number;
   after: number;
+  /** what happens there */
+  does?: MarkDoes;
+  /** from the datum, towards the far end above 0, mm; plans made before there was a choice have none */
+  from?: number;
 }
+
+/** What happens at a mark; each has its own sign on the stick. */
+export type MarkDoes = 'end' | 'change' | 'shoulder' | 'groove' | 'hole';
 
 /** A diameter that is sized at the lathe before shaping, and measured afterwards. */
 export interface SizingCut {
@@ -27,6 +35,8 @@ export interface SizingCut {
   mating: boolean;
   gauge: GaugeChoice;
   transfer?: string;
+  /** from the datum, mm */
+  from?: number;
 }
 
 /** A fixed gauge of the right size, or a calliper to be set. */
@@ -39,58 +49,107 @@ export interface Layout {
   marks: Mark[];
   sizing: SizingCut[];
   figures: Figure[];
+  /** the mark that all are measured from */
+  datum?: { id: string; label: string; x: number };
+}
+
+/** A face that meets hardware, with the x where it is. */
+export interface HardwareFace {
+  face: MatingFace;
+  x: number;
+}
+
+/** What a layout depends on beside the outline. */
+export interface LayoutSite {
+  faces: readonly HardwareFace[];
+  bores: readonly Bore[];
+  material: Material;
+  gauges: readonly Gauge[];
+  /** mean grain of the first grit, µm; null when nothing is sanded */
+  firstGrain: number | null;
+  /** mark that all are measured from; the reference end when not said */
+  datum?: string;
 }
 
 /** Default of a seen diameter, ± mm. */
 const SEEN_TOLERANCE = 0.5;
 
 /**
- * Story stick and sizing cuts of a profile: one mark at each transition from one datum, one sizing
- * cut for each diameter that differs from its neighbours.
- * @param mating the face that meets hardware, with the x where it is
+ * Story stick and sizing cuts of a profile: one mark at each transition, groove and cross hole, measured from
+ * one datum; one sizing cut for each diameter that differs from its neighbours.
  */
-export function layoutOf(
-  outline: Outline,
-  mating: { face: MatingFace; x: number } | null,
-  material: Material,
-  gauges: readonly Gauge[],
-): Layout {
-  const marks = marksOf(outline);
+export function layoutOf(outline: Outline, site: LayoutSite): Layout {
+  const { faces, material, gauges } = site;
+  const found = marksOf(outline, site.bores);
+  const at = found.find((m) => m.id === site.datum) ?? found[0];
+  const datum = { id: at?.id ?? 'start', label: at?.label ?? 'reference end', x: at?.x ?? 0 };
+  const marks = found.map((mark) => ({ ...mark, from: mark.x - datum.x }));
+  const sanding = sandingLeft(material, site.firstGrain);
   const sizing = stations(outline).map(({ id, x, label, finished, tolerance }): SizingCut => {
-    const meets = mating !== null && Math.abs(mating.x - x) < 1e-6;
-    const cutTo = finished + (meets ? 0 : material.sandingAllowance);
+    const meets = faces.find((m) => Math.abs(m.x - x) < 1e-6);
+    const cutTo = finished + (meets ? 0 : sanding);
     return {
       id,
       x,
-      label: meets ? mating.face.label : label,
+      from: x - datum.x,
+      label: meets ? meets.face.label : label,
       finished,
       cutTo,
-      tolerance: meets ? mating.face.tolerance : (tolerance ?? SEEN_TOLERANCE),
-      mating: meets,
+      tolerance: meets ? meets.face.tolerance : (tolerance ?? SEEN_TOLERANCE),
+      mating: meets !== undefined,
       gauge: gaugeFor(cutTo, gauges),
-      ...(meets ? { transfer: mating.face.transfer } : {}),
+      ...(meets ? { transfer: meets.face.transfer } : {}),
     };
   });
-  return { marks, sizing, figures: sizing.map((cut) => sizingFigure(cut, material)) };
+  return { marks, sizing, datum, figures: sizing.map((cut) => sizingFigure(cut, material, sanding)) };
 }
 
-function marksOf(outline: Outline): Mark[] {
+function marksOf(outline: Outline, bores: readonly Bore[]): Mark[] {
   const start = outline.spans[0]?.startDiameter ?? 0;
-  const marks: Mark[] = [{ id: 'start', x: 0, label: 'reference end', before: 0, after: start }];
+  const marks: Mark[] = [{ id: 'start', x: 0, label: 'reference end', before: 0, after: start, does: 'end' }];
   for (const span of outline.spans) {
     const last = marks.at(-1);
-    if (last && Math.abs(last.x - span.x1) < 1e-6) last.after = span.endDiameter;
-    else
+    if (last && Math.abs(last.x - span.x1) < 1e-6) {
+      last.after = span.endDiameter;
+      if (last.x > 0 && last.before !== last.after) last.does = 'shoulder';
+    } else
       marks.push({
         id: `${span.element.id}.end`,
         x: span.x1,
         label: nameOf(span),
         before: span.endDiameter,
         after: span.endDiameter,
+        does: 'change',
       });
   }
-  return marks;
+  const end = marks.at(-1);
+  if (end) end.does = 'end';
+  return [...marks, ...grooves(outline), ...bores.map(boreMark(outline))].sort((a, b) => a.x - b.x);
 }
+
+/** A V is cut at its bottom: its own notch falls between those of its rims. */
+const grooves = (outline: Outline): Mark[] =>
+  outline.spans
+    .filter((span) => span.element.kind === 'v-groove')
+    .map((span) => {
+      const x = (span.x0 + span.x1) / 2;
+      const across = 2 * radiusAt(outline, x);
+      return {
+        id: `${span.element.id}.bottom`,
+        x,
+        label: nameOf(span),
+        before: across,
+        after: across,
+        does: 'groove',
+      };
+    });
+
+const boreMark =
+  (outline: Outline) =>
+  ({ id, name, x }: Bore): Mark => {
+    const across = 2 * radiusAt(outline, x);
+    return { id: `hole.${id}`, x, label: name, before: across, after: across, does: 'hole' };
+  };
 
 const nameOf = (span: ElementSpan): string => span.element.name ?? span.element.kind;
 
@@ -145,13 +204,14 @@ function stations(outline: Outline): Station[] {
 const GAUGE_UNDER = 0.05;
 const GAUGE_OVER = 0.3;
 
-/** Fixed gauges beat re-set callipers: the owned slot nearest above the cut, else a calliper. */
+/** Fixed gauges beat re-set callipers: the owned one nearest above the cut, else a calliper. */
 export function gaugeFor(cutTo: number, gauges: readonly Gauge[]): GaugeChoice {
-  const slot = gauges
-    .filter((g) => g.kind === 'slot' && g.size !== undefined)
-    .filter((g) => (g.size?.mm ?? 0) >= cutTo - GAUGE_UNDER && (g.size?.mm ?? 0) <= cutTo + GAUGE_OVER)
-    .sort((a, b) => Math.abs((a.size?.mm ?? 0) - cutTo) - Math.abs((b.size?.mm ?? 0) - cutTo))[0];
-  if (slot) return { gauge: slot, words: `${slot.name} slides over: stop.` };
+  const fixed = gauges
+    .filter((g) => g.kind !== 'calliper' && g.size !== undefined)
+    .map((gauge) => ({ gauge, size: gauge.size?.mm ?? 0 }))
+    .filter(({ size }) => size >= cutTo - GAUGE_UNDER && size <= cutTo + GAUGE_OVER)
+    .sort((a, b) => Math.abs(a.size - cutTo) - Math.abs(b.size - cutTo))[0]?.gauge;
+  if (fixed) return { gauge: fixed, words: fixedWords(fixed) };
   const calliper = gauges.find((g) => g.kind === 'calliper');
   return {
     gauge: calliper ?? null,
@@ -159,7 +219,26 @@ export function gaugeFor(cutTo: number, gauges: readonly Gauge[]): GaugeChoice {
   };
 }
 
-function sizingFigure(cut: SizingCut, material: Material): Figure {
+function fixedWords({ kind, name, noGo }: Gauge): string {
+  switch (kind) {
+    case 'go and no-go':
+      return `${name}: the go side slides over, the no-go${noGo ? ` of ${len(noGo.mm)}` : ''} does not: stop.`;
+    case 'open wrench':
+      return `${name} drops over behind the parting tool: stop.`;
+    default:
+      return `${name} slides over: stop.`;
+  }
+}
+
+/** Slots that would have to be made, so that nothing need be set: sizes of the cuts without a fixed gauge, mm. */
+export function missingSlots(sizing: readonly SizingCut[]): number[] {
+  const wanted = sizing
+    .filter(({ gauge }) => gauge.gauge === null || gauge.gauge.kind === 'calliper')
+    .map(({ cutTo }) => Math.round(cutTo * 10) / 10);
+  return [...new Set(wanted)].sort((a, b) => a - b);
+}
+
+function sizingFigure(cut: SizingCut, material: Material, sanding: number): Figure {
   return {
     id: `size.${cut.id}`,
     label: `Part down at ${cut.label}`,
@@ -169,12 +248,12 @@ function sizingFigure(cut: SizingCut, material: Material): Figure {
       rule: cut.mating
         ? 'The mating diameter itself: no sanding here.'
         : 'Finished diameter + what sanding takes off.',
-      source: 'sanding allowance of the material, typical, unchecked',
+      source: 'sanding allowance of the material in proportion to the first grit, typical, unchecked',
       inputs: [
         { label: 'finished diameter', value: cut.finished, unit: 'mm' },
         {
           label: `sanding of ${material.name.toLowerCase()}`,
-          value: cut.mating ? 0 : material.sandingAllowance,
+          value: cut.mating ? 0 : sanding,
           unit: 'mm',
         },
         { label: 'tolerance ±', value: cut.tolerance, unit: 'mm' },

@@ -1,7 +1,20 @@
 import { dim } from '../measure/index.js';
 import { outlineOf, type Hole, type Part } from '../pattern/index.js';
 import { exampleWorkshop } from '../plan/exampleShop.js';
-import { mountFindings, proposeMounts, type MountWish } from './index.js';
+import type { Fixture, Workshop } from '../workshop/index.js';
+import {
+  centringOf,
+  mountFigures,
+  mountFindings,
+  proposeMounts,
+  spacersFor,
+  STOCK_FORMS,
+  sweeps,
+  TAPE_SAFETY,
+  tapeHold,
+  type HeldWork,
+  type MountWish,
+} from './index.js';
 
 const workshop = exampleWorkshop();
 const wish = (
@@ -32,6 +45,14 @@ const wish = (
     ...rest,
   };
 };
+const held = (w: MountWish, blank: { diagonal: number; length: number }): HeldWork => ({
+  part: w.part,
+  outline: w.outline,
+  blank: { ...blank, section: blank.diagonal / Math.SQRT2 },
+  mass: 120,
+  rpm: 1500,
+  tailDrill: null,
+});
 const bore: Hole = {
   id: 'h',
   name: 'cord hole',
@@ -57,14 +78,15 @@ describe('ways to hold', () => {
   it('sizes the tenon to the best grip of jaws no wider than the piece', () => {
     const chuck = proposeMounts(wish({ kind: 'finial' }), workshop)[0];
     expect(chuck?.tenon).toEqual({ diameter: 20, length: 12 });
-    expect(proposeMounts(wish({ kind: 'finial', diameter: 10 }), workshop)[1]?.missing).toHaveLength(1);
+    const thin = proposeMounts(wish({ kind: 'finial', diameter: 10 }), workshop);
+    expect(thin.find((m) => m.kind === 'chuck')?.missing).toHaveLength(1);
   });
 });
 
 describe('what the lathe must have', () => {
   const ids = (w: MountWish, blank: { diagonal: number; length: number }) => {
     const [mount] = proposeMounts(w, workshop);
-    return mountFindings(mount, 'p', w.outline, blank, workshop).map((f) => f.id);
+    return mountFindings(mount, held(w, blank), workshop).map((f) => f.id);
   };
 
   it('is enough for a short handle', () => expect(ids(wish(), { diagonal: 40, length: 110 })).toEqual([]));
@@ -76,8 +98,149 @@ describe('what the lathe must have', () => {
     expect(ids(wish({ diameter: 8 }), { diagonal: 20, length: 110 })).toEqual(['mount.slender.p']);
     const free = { ...workshop, centres: [] };
     const chuck = proposeMounts(wish({ kind: 'finial' }), free)[0];
-    expect(
-      mountFindings(chuck, 'p', wish().outline, { diagonal: 40, length: 110 }, free).map((f) => f.id),
-    ).toEqual(['mount.overhang.p']);
+    expect(mountFindings(chuck, held(wish(), { diagonal: 40, length: 110 }), free).map((f) => f.id)).toEqual([
+      'mount.overhang.p',
+    ]);
+  });
+});
+
+const fixture = (kind: Fixture['kind'], diameter: number, length: number, id: string = kind): Fixture => ({
+  id,
+  name: `${kind} ${length}`,
+  kind,
+  diameter,
+  length,
+});
+const owning = (...fixtures: Fixture[]): Workshop => ({ ...workshop, fixtures });
+const kinds = (w: MountWish, shop: Workshop) => proposeMounts(w, shop).map((m) => m.kind);
+
+describe('ways by what the work is', () => {
+  const through: Hole = { ...bore, through: true, steps: [{ diameter: dim(8), depth: dim(0) }] };
+
+  it('a through hole goes on a through mandrel whose stack closes', () => {
+    const rod = fixture('through mandrel', 7.9, 130);
+    const bushings = [fixture('bushing', 8, 10, 'b1'), fixture('bushing', 8, 10, 'b2')];
+    const spacers = [
+      fixture('spacer', 8, 12, 's1'),
+      fixture('spacer', 8, 5, 's2'),
+      fixture('spacer', 8, 20, 's3'),
+    ];
+    const shop = owning(rod, ...bushings, ...spacers);
+    const [mount] = proposeMounts(wish({ holes: [through] }), shop);
+    expect(mount.kind).toBe('through mandrel');
+    // 130 − 80 − 20 leaves 30: 12 + 5 makes 17 and 20 + 5 makes 25, the nearest below
+    expect(mount.fixtures).toEqual(expect.arrayContaining(['spacer 20', 'spacer 5']));
+    expect(mount.missing).toEqual([]);
+    const open = proposeMounts(wish({ holes: [through] }), owning(rod, ...bushings));
+    expect(open.find((m) => m.kind === 'through mandrel')?.missing[0]).toContain('a spacer of about');
+  });
+
+  it('spacers fill a gap best without going over it', () => {
+    const owned = [3, 5, 7, 11].map((l) => fixture('spacer', 8, l, `s${l}`));
+    expect(spacersFor(16.5, owned)).toMatchObject({ left: 0.5 });
+    expect(spacersFor(2, owned).spacers).toEqual([]);
+    expect(spacersFor(100, owned).left).toBeCloseTo(74, 9);
+  });
+
+  it('a recess within the jaws, a straight end in a collet with its draw bar, a blind hole on a dowel', () => {
+    const shop = owning(fixture('collet', 25, 30), fixture('draw bar', 10, 0), fixture('dowel', 12, 40));
+    const recess: Hole = { ...bore, steps: [{ diameter: dim(12), depth: dim(9) }] };
+    const jaws = workshop.chucks[0]!.jaws.map((j) => ({ ...j, recessLeast: 11, recessMost: 16 }));
+    const withJaws = { ...shop, chucks: [{ ...workshop.chucks[0]!, jaws }] };
+    const found = kinds(wish({ holes: [recess] }), withJaws);
+    expect(found).toEqual(expect.arrayContaining(['recess', 'collet', 'dowel']));
+    const without = proposeMounts(wish({ holes: [recess] }), owning(fixture('collet', 25, 30)));
+    expect(without.find((m) => m.kind === 'collet')?.missing).toEqual(['a draw bar']);
+    expect(kinds(wish({ holes: [recess] }), shop)).not.toContain('recess');
+  });
+
+  it('squat work on a screw or taped, never in resin by a screw', () => {
+    const shop = owning(fixture('screw', 8, 16), fixture('tape plate', 60, 20));
+    expect(kinds(wish({ diameter: 80, length: 30 }), shop)).toEqual(
+      expect.arrayContaining(['screw', 'tape plate']),
+    );
+    expect(kinds(wish({ diameter: 25, length: 90 }), shop)).not.toContain('screw');
+  });
+
+  it('a ball in cups and between friction faces; both say what is missing', () => {
+    const cups = proposeMounts(wish({ kind: 'ball', diameter: 60, length: 60 }), workshop);
+    expect(cups.find((m) => m.kind === 'cups')?.missing[0]).toContain('cups between ⟦30⟧ and ⟦60⟧');
+    expect(cups.map((m) => m.kind)).toContain('friction pair');
+  });
+});
+
+describe('what sweeps off the axis', () => {
+  const axis = { shift: dim(12), direction: 0, tilt: 0 };
+  const part = {
+    ...wish().part,
+    turnings: [wish().part.turnings[0], { ...wish().part.turnings[0], id: 't2', axis }],
+  } as Part;
+
+  it('is twice the shift and the corners of the blank', () => {
+    const [sweep] = sweeps(part, wish().outline, 20);
+    expect(sweep?.diameter).toBeCloseTo(2 * (12 + 20), 9);
+    const tilted = {
+      ...part,
+      turnings: [part.turnings[0], { ...part.turnings[1]!, axis: { ...axis, tilt: 5 } }],
+    } as Part;
+    expect(sweeps(tilted, wish().outline, 20)[0]?.diameter).toBeCloseTo(
+      2 * (12 + 80 * Math.tan((5 * Math.PI) / 180) + 20),
+      9,
+    );
+  });
+
+  it('is held against bed and rest', () => {
+    const lathe = { ...workshop.lathe, swing: 300, overRest: 60 };
+    const work = { ...held(wish(), { diagonal: 40, length: 110 }), part };
+    const [mount] = proposeMounts({ ...wish(), part }, workshop);
+    expect(mountFindings(mount, work, { ...workshop, lathe }).map((f) => f.id)).toEqual(
+      expect.arrayContaining(['mount.sweep.t2.rest.p', 'mount.clear.t2.p']),
+    );
+  });
+});
+
+describe('a bit in the tailstock', () => {
+  it('needs room on the bed, a drill chuck, and travel', () => {
+    const [mount] = proposeMounts(wish(), workshop);
+    const work = { ...held(wish(), { diagonal: 40, length: 380 }), tailDrill: { depth: 120, bit: 150 } };
+    const lathe = { ...workshop.lathe, quillTravel: 50 };
+    const found = mountFindings(mount, work, { ...workshop, lathe });
+    expect(found.map((f) => f.id)).toEqual(
+      expect.arrayContaining(['mount.drillroom.p', 'mount.drillchuck.p', 'mount.quill.p']),
+    );
+    expect(found.find((f) => f.id === 'mount.quill.p')?.remedy).toContain('3 goes');
+  });
+});
+
+describe('tape', () => {
+  it('holds by the cube of its face against the width of the work', () => {
+    const small = tapeHold(40, 80, 200, 1000);
+    const large = tapeHold(80, 80, 200, 1000);
+    expect(large.carries / small.carries).toBeCloseTo(8, 9);
+    // π · 0.12 · 80³ ÷ 12 = 16 085 N·mm against 40 N at 40 mm
+    expect(large.carries).toBeCloseTo(16.085, 2);
+    expect(large.asks).toBeCloseTo(1.6, 9);
+    // 0.2 kg half a millimetre off at 1000 rpm: 0.0001 · 104.72²
+    expect(large.throws).toBeCloseTo(1.0966, 3);
+    expect(large.safety).toBeGreaterThan(TAPE_SAFETY);
+    expect(small.safety).toBeLessThan(TAPE_SAFETY);
+  });
+});
+
+describe('figures and centring', () => {
+  it('what is left between the centres, what sweeps, how slender', () => {
+    const [mount] = proposeMounts(wish(), workshop);
+    const figures = mountFigures(mount, held(wish(), { diagonal: 40, length: 110 }), workshop);
+    expect(figures.map((f) => [f.id, f.value])).toEqual([
+      ['mount.left', 390],
+      ['mount.swing', 40],
+      ['mount.slender', 4.4],
+    ]);
+  });
+
+  it('every form of stock has its own way to its centre, the rougher the less sure', () => {
+    const errors = STOCK_FORMS.map((form) => centringOf(form, 40).error);
+    expect(errors).toEqual([...errors].sort((a, b) => a - b));
+    expect(centringOf('square', 40).words[0]).toContain('⟦20⟧');
   });
 });

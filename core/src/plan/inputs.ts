@@ -1,6 +1,6 @@
 import type { Schools } from '../measure/index.js';
-import type { Kit } from '../hardware/index.js';
-import type { MountKind } from '../mounting/index.js';
+import type { DrillChoice, FittingWay, Kit } from '../hardware/index.js';
+import type { MountKind, StockForm } from '../mounting/index.js';
 import type { PatternBody } from '../pattern/index.js';
 import type { Workshop } from '../workshop/index.js';
 
@@ -41,6 +41,14 @@ export interface PlanOrder {
   woodId?: string;
   /** null takes the first way proposed */
   mount: MountKind | null;
+  /** how the hardware is fitted; its kit's usual way when not said */
+  fitting?: FittingWay;
+  /** when and with what set-up single holes are drilled */
+  drilling?: DrillChoice[];
+  /** what the stock is when it comes to be centred; square when not said */
+  stockForm?: StockForm;
+  /** mark that all others are measured from: its id; the reference end when not said */
+  datum?: string;
 }
 
 export interface PlanInputs {

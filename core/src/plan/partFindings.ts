@@ -3,6 +3,7 @@ import type { Material } from '../material/index.js';
 import { deepest, matingFindings } from '../hardware/index.js';
 import type { Mount } from '../mounting/index.js';
 import { designAdvice, flowFindings, type Hole, type Outline, type Part } from '../pattern/index.js';
+import { drillFindings } from './drillFindings.js';
 import { wallFindings } from './wallFindings.js';
 import { lengthFindings } from '../stock/index.js';
 import type { SpeedChoice } from '../turning/index.js';
@@ -20,13 +21,16 @@ export function partFindings(part: Part, inputs: PlanInputs, draft: PartDraft): 
     ...outline.problems.map((p) => outlineFinding(part, p.elementId, p.why)),
     ...lengthFindings(part.id, outline.length, pattern.longest?.mm),
     ...kitFindings(part, inputs, hardware !== null),
-    ...(hardware ? matingFindings(part, outline, hardware.fitted, hardware.needs.mating) : []),
+    ...[hardware, ...(draft.otherHardware ?? [])].flatMap((h) =>
+      h?.needs.mating ? matingFindings(part, outline, h.fitted, h.needs.mating) : [],
+    ),
     ...perBlankFindings(part, order.perBlank, draft.blank.perBlank),
     ...mountChoiceFindings(part, inputs, mount),
     ...drilledEndFindings(part, outline, holes, mount),
     ...speedFindings(part, draft.speeds),
     ...materialFindings(part, material, order.materialId),
     ...wallFindings(part, draft),
+    ...drillFindings(part, draft, inputs.workshop),
     ...flowFindings(part, outline, pattern.mates ?? []),
     ...designAdvice(part, outline, pattern),
   ];
@@ -55,8 +59,8 @@ function mountChoiceFindings(part: Part, { order }: PlanInputs, mount: Mount): F
       severity: 'warn',
       stage: 'mount',
       partId: part.id,
-      what: `This piece cannot be held by ${order.mount === 'mandrel' ? 'a mandrel' : order.mount}.`,
-      why: `Nothing it carries fits that; the plan holds it ${mount.label.toLowerCase()}.`,
+      what: `The way of holding that was chosen (${order.mount}) is none for this piece any more.`,
+      why: `Nothing it carries fits that; the plan takes the first way: ${mount.label.toLowerCase()}.`,
       remedy: 'Choose one of the ways that are shown.',
     },
   ];

@@ -4,7 +4,7 @@ import type { CrossOperation, DrillOperation, KitNeeds, Kit } from '../hardware/
 import type { Station } from '../inspect/index.js';
 import type { Layout } from '../layout/index.js';
 import type { Material } from '../material/index.js';
-import type { Mount } from '../mounting/index.js';
+import type { Centring, Mount } from '../mounting/index.js';
 import type { Bore, CrossWall, FittedHardware, Hole, LeastWall, Outline } from '../pattern/index.js';
 import type { Caution } from '../safety/index.js';
 import type { Blank } from '../stock/index.js';
@@ -28,6 +28,8 @@ export interface PartPlan {
   largestDiameter: number;
   mass: number;
   hardware: PlannedHardware | null;
+  /** what else is fitted to the part */
+  otherHardware?: PlannedHardware[];
   holes: Hole[];
   leastWall: LeastWall | null;
   /** cross holes where they lie; plans made before there were any have none */
@@ -36,6 +38,8 @@ export interface PartPlan {
   mounts: [Mount, ...Mount[]];
   mount: Mount;
   blank: Blank;
+  /** how its centres are found; plans made before there was a choice have none */
+  centring?: Centring;
   drilling: DrillOperation[];
   /** cross holes in the order they are drilled; plans made before there were bits for them have none */
   crossDrilling?: CrossOperation[];

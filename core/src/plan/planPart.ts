@@ -1,29 +1,20 @@
-import { joinFindings, joinsOf } from '../assembly/index.js';
-import { kitNeeds, planCrossDrilling, planDrilling, type DrillPlan } from '../hardware/index.js';
+import { joinFindings, joinsOf, type Join } from '../assembly/index.js';
+import { planCrossDrilling } from '../hardware/index.js';
 import type { Station } from '../inspect/index.js';
 import { layoutOf, type Layout } from '../layout/index.js';
-import { materialById, MATERIALS, type Material } from '../material/index.js';
+import type { Material } from '../material/index.js';
 import type { Figure, Finding, Stage } from '../measure/index.js';
-import { mountFindings, proposeMounts, type Mount } from '../mounting/index.js';
-import {
-  boreOf,
-  drilledSolid,
-  extremes,
-  leastCrossWall,
-  leastWall,
-  outlineOf,
-  solidOf,
-  type Outline,
-  type Part,
-} from '../pattern/index.js';
+import { centringOf, mountFigures, mountFindings, type HeldWork, type Mount } from '../mounting/index.js';
+import { boreOf, drilledSolid, leastCrossWall, leastWall, solidOf, type Part } from '../pattern/index.js';
 import { cautionsFor, type Caution } from '../safety/index.js';
-import { blankFor, type Blank } from '../stock/index.js';
-import { finishFindings, gritLadder, protocolOf } from '../surface/index.js';
+import { finishFindings, grainMicrons, gritLadder, protocolOf } from '../surface/index.js';
 import { orderOfCuts, speedFor, type SpeedChoice, type TurningStage } from '../turning/index.js';
 import type { Step } from '../batch/index.js';
+import { drawnPart, facesOf, type DrawnPart } from './drawnPart.js';
+import { heldPart, type HeldPart } from './heldPart.js';
 import type { PlanInputs } from './inputs.js';
 import { partFindings } from './partFindings.js';
-import type { PartPlan, PlannedHardware } from './partPlan.js';
+import type { PartPlan } from './partPlan.js';
 import { withChecks } from './checks.js';
 import { shapeFigures } from './shapeFigures.js';
 import { clipsCorners } from './prepareSteps.js';
@@ -41,10 +32,21 @@ export interface PlannedPart {
 export function planPart(part: Part, inputs: PlanInputs): PlannedPart {
   const { workshop, order, pattern } = inputs;
   const drawn = drawnPart(part, inputs);
-  const { material, outline, pieces, hardware, drill, largestDiameter } = drawn;
+  const { material, outline, pieces, hardware, otherHardware, drill, largestDiameter } = drawn;
   const held = heldPart(drawn, inputs);
-  const layout = layoutOf(outline, matingAt(hardware, outline), material, workshop.gauges);
-  const clips = clipsCorners(pieces, outline);
+  const solid = solidOf(outline);
+  const ladder = gritLadder(part.id, material, workshop.abrasives, solid.surface);
+  const bores = (part.crossHoles ?? []).map((hole) => boreOf(hole, outline));
+  const first = ladder.steps[0];
+  const layout = layoutOf(outline, {
+    faces: [hardware, ...otherHardware].flatMap((h) => facesOf(h, outline)),
+    bores,
+    material,
+    gauges: workshop.gauges,
+    firstGrain: first ? grainMicrons(first.abrasive) : null,
+    ...(order.datum === undefined ? {} : { datum: order.datum }),
+  });
+  const clips = clipsCorners(pieces, outline, order.stockForm);
   const speeds = speedsOf(inputs, material, held.mount, held.blank.section, largestDiameter, clips);
   const { findings: cutFindings, ...cutting } = orderOfCuts(
     part.id,
@@ -52,12 +54,11 @@ export function planPart(part: Part, inputs: PlanInputs): PlannedPart {
     workshop.tools,
     held.mount.headstockEnd,
   );
-  const bores = (part.crossHoles ?? []).map((hole) => boreOf(hole, outline));
-  const cross = planCrossDrilling(part.id, bores, held.blank.section, material, workshop);
-  const solid = solidOf(outline);
-  const ladder = gritLadder(part.id, material, workshop.abrasives, solid.surface);
+  const cross = planCrossDrilling(part.id, bores, held.blank.section, drawn.site);
   const finish = workshop.finishes.find((f) => f.id === order.finishId);
-  const joins = hardware ? joinsOf(hardware.kit, material, workshop.glues) : [];
+  const fitted = [hardware, ...otherHardware].filter((h) => h !== null);
+  const joins = fitted.flatMap((h, i) => numbered(joinsOf(h.kit, material, workshop.glues, h.needs.way), i));
+  const work = heldWork(drawn, held, speeds);
   const draft: PartDraft = {
     partId: part.id,
     name: part.name,
@@ -67,6 +68,7 @@ export function planPart(part: Part, inputs: PlanInputs): PlannedPart {
     largestDiameter,
     mass: (drilledSolid(outline, drill.holes).volume / 1000) * material.density,
     hardware,
+    ...(otherHardware.length > 0 ? { otherHardware } : {}),
     holes: drill.holes,
     leastWall: leastWall(outline, drill.holes),
     bores,
@@ -74,6 +76,7 @@ export function planPart(part: Part, inputs: PlanInputs): PlannedPart {
     mounts: held.mounts,
     mount: held.mount,
     blank: held.blank,
+    centring: centringOf(order.stockForm ?? 'square', held.blank.section),
     drilling: drill.operations,
     crossDrilling: cross.operations,
     layout,
@@ -91,15 +94,16 @@ export function planPart(part: Part, inputs: PlanInputs): PlannedPart {
       ...partFindings(part, inputs, draft),
       ...drill.findings,
       ...cross.findings,
-      ...mountFindings(held.mount, part.id, outline, held.blank, workshop),
+      ...mountFindings(held.mount, work, workshop),
       ...cutFindings,
       ...ladder.findings,
       ...(finish ? finishFindings(part.id, finish, material, pattern.usedBy) : []),
-      ...(hardware ? joinFindings(part.id, hardware.kit, joins, pieces, workshop.glues) : []),
+      ...fitted.flatMap((h) => joinFindings(part.id, h.kit, joins, pieces, workshop.glues, h.needs.way)),
     ],
     figures: {
       stock: held.figures,
       drill: [...cross.figures, ...drill.figures],
+      mount: mountFigures(held.mount, work, workshop),
       mark: layout.figures,
       turn: speeds.map((s) => s.figure),
       surface: ladder.figures,
@@ -108,83 +112,24 @@ export function planPart(part: Part, inputs: PlanInputs): PlannedPart {
   };
 }
 
-/** What follows from the pattern: outline, hardware, holes. */
-interface DrawnPart {
-  part: Part;
-  material: Material;
-  outline: Outline;
-  pieces: number;
-  largestDiameter: number;
-  hardware: PlannedHardware | null;
-  drill: DrillPlan;
-}
+/** Joins of further hardware keep their ids apart from those of the first. */
+const numbered = (joins: Join[], i: number): Join[] =>
+  i === 0 ? joins : joins.map((join) => ({ ...join, id: `${join.id}.${i + 1}` }));
 
-function drawnPart(part: Part, inputs: PlanInputs): DrawnPart {
-  const { order, workshop } = inputs;
-  const own = workshop.materials;
-  const material = materialById(order.materialId, own) ?? materialById(part.materialId, own) ?? MATERIALS[0];
-  const outline = outlineOf(part.turnings[0]);
-  const hardware = hardwareOf(part, inputs, material);
+/** The work as the lathe must take it. */
+function heldWork(drawn: DrawnPart, { blank }: HeldPart, speeds: readonly SpeedChoice[]): HeldWork {
+  const { part, outline, material, drill } = drawn;
+  const tail = drill.operations.filter((o) => o.setup === 'tailstock');
+  const deepestTail = tail.sort((a, b) => b.toPoint - a.toPoint)[0];
+  const rpms = speeds.flatMap((s) => (s.rpm === null ? [] : [s.rpm]));
   return {
     part,
-    material,
     outline,
-    pieces: order.pieces * part.perItem,
-    largestDiameter: largestTurned(outline),
-    hardware,
-    drill: planDrilling(part, outline, hardware?.needs.holes ?? [], material, workshop),
+    blank,
+    mass: ((blank.section * blank.section * blank.length) / 1000) * material.density,
+    rpm: rpms.length === 0 ? null : Math.max(...rpms),
+    tailDrill: deepestTail ? { depth: deepestTail.toPoint, bit: deepestTail.bit?.length ?? 0 } : null,
   };
-}
-
-/** What follows from holding it: the ways, the one taken, and the blank that leaves room for it. */
-interface HeldPart {
-  mounts: [Mount, ...Mount[]];
-  mount: Mount;
-  blank: Blank;
-  figures: Figure[];
-}
-
-function heldPart(drawn: DrawnPart, { pattern, workshop, order }: PlanInputs): HeldPart {
-  const { part, outline, hardware, drill, largestDiameter, pieces } = drawn;
-  const mounts = proposeMounts(
-    {
-      part,
-      kind: pattern.kind,
-      outline,
-      kit: hardware?.kit,
-      kitEnd: hardware?.fitted.end,
-      mandrelThread: hardware?.needs.mandrelThread,
-    },
-    workshop,
-  );
-  const mount = mounts.find((m) => m.kind === order.mount) ?? mounts[0];
-  const { blank, figures } = blankFor(
-    {
-      partId: part.id,
-      largestDiameter,
-      finishedLength: outline.length,
-      wasteDrive: mount.wasteDrive,
-      wasteTail: mount.wasteTail,
-      // only the ends of a blank can be drilled
-      perBlank: drill.operations.length > 0 ? 1 : Math.max(1, order.perBlank),
-      pieces,
-      ...squareLeft(outline),
-    },
-    workshop.allowances,
-  );
-  return { mounts, mount, blank, figures };
-}
-
-/** The largest square that stays in the piece, when there is one; only the rest is turned from round. */
-function squareLeft({ squares = [] }: Outline): { squareLeft?: number } {
-  return squares.length === 0 ? {} : { squareLeft: Math.max(...squares.map((s) => s.side)) };
-}
-
-/** Largest diameter that is turned; where squares stay their flats are not. mm. */
-function largestTurned(outline: Outline): number {
-  const squares = new Set((outline.squares ?? []).map((s) => s.elementId));
-  const segments = outline.segments.filter((s) => !squares.has(s.elementId));
-  return segments.length === 0 ? 1 : Math.max(1, extremes({ segments }, 0, outline.length).largest.diameter);
 }
 
 /** Below this length stock cannot be held by hand at the saw, mm. */
@@ -202,22 +147,6 @@ function cautionsOf(draft: PartDraft, steps: Step[], { pattern }: PlanInputs): C
     fastest: Math.max(...speeds.map((s) => s.surfaceSpeed)),
     shortBlank: blank.length < SHORT_BLANK,
   });
-}
-
-function hardwareOf(
-  part: Part,
-  { pattern, stock, workshop }: PlanInputs,
-  material: Material,
-): PlannedHardware | null {
-  const fitted = pattern.hardware.find((h) => h.partId === part.id);
-  const kit = stock.kits.find((k) => k.id === fitted?.kitId);
-  if (!fitted || !kit) return null;
-  return { fitted, kit, needs: kitNeeds(kit, fitted.end, material, workshop.allowances.holeRoom) };
-}
-
-function matingAt(hardware: PlannedHardware | null, outline: Outline) {
-  if (!hardware) return null;
-  return { face: hardware.needs.mating, x: hardware.fitted.end === 'reference' ? 0 : outline.length };
 }
 
 /** Across the corners of what spins when roughing: the square, or the octagon sawn from it. */

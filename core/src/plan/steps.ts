@@ -2,7 +2,7 @@ import type { Join } from '../assembly/index.js';
 import { len } from '../measure/index.js';
 import type { OrderLock, SetupState, Step } from '../batch/index.js';
 import type { TurningStage } from '../turning/index.js';
-import { crossSteps, drillSteps, stockSteps } from './prepareSteps.js';
+import { drillStepsAt, stockSteps } from './prepareSteps.js';
 import { at, MINUTES, SETUP, type Draft, type PartDraft } from './stepDraft.js';
 
 /**
@@ -12,11 +12,12 @@ import { at, MINUTES, SETUP, type Draft, type PartDraft } from './stepDraft.js';
 export function stepsOf(part: PartDraft): Step[] {
   const drafts: Draft[] = [
     ...stockSteps(part),
-    ...crossSteps(part),
-    ...drillSteps(part),
+    ...drillStepsAt(part, 'square blank'),
     ...joinSteps(part, 'before turning'),
     ...roundSteps(part),
+    ...drillStepsAt(part, 'after rounding'),
     ...shapeSteps(part),
+    ...drillStepsAt(part, 'after shaping'),
     ...surfaceSteps(part),
     ...endSteps(part),
   ];
@@ -46,8 +47,11 @@ function chain(drafts: Draft[], part: PartDraft): Step[] {
   });
 }
 
-const onLathe = ({ mount }: PartDraft): SetupState =>
-  at('lathe', mount.label, mount.tailstock === null ? 'not used' : 'up');
+/** The lathe as this way of holding wants it, with all that must be on it. */
+const onLathe = ({ mount }: PartDraft): SetupState => ({
+  ...at('lathe', mount.label, mount.tailstock === null ? 'not used' : 'up'),
+  ...(mount.fixtures && mount.fixtures.length > 0 ? { fixtures: mount.fixtures } : {}),
+});
 
 function speedOf(part: PartDraft, stage: TurningStage): string | null {
   return part.speeds.find((s) => s.stage === stage)?.words ?? null;
@@ -81,6 +85,7 @@ function roundSteps(part: PartDraft): Draft[] {
       title: 'Mount',
       words: [
         `${mount.label}: ${mount.headstock} in the headstock${mount.tailstock === null ? ', nothing at the tail' : `, ${mount.tailstock} at the tail`}.`,
+        ...(mount.fixtures ?? []).map((fixture) => `${fixture.charAt(0).toUpperCase()}${fixture.slice(1)}.`),
         'Turn it by hand once, rest locked.',
       ],
       minutes: MINUTES.mount,
@@ -118,7 +123,8 @@ function shapeSteps(part: PartDraft): Draft[] {
     stage: 'mark',
     title: 'Size',
     words: layout.sizing.map(
-      (s) => `${s.label}: part down to ${len(s.cutTo)} at ${len(s.x)}. ${s.gauge.words}`,
+      (s) =>
+        `${s.label}: part down to ${len(s.cutTo)} at ${len(s.from ?? s.x)}. ${s.transfer ?? s.gauge.words}`,
     ),
     minutes: MINUTES.size * layout.sizing.length,
     setup: onLathe(part),
@@ -142,7 +148,7 @@ function shapeSteps(part: PartDraft): Draft[] {
       stage: 'mark',
       title: 'Mark',
       words: [
-        `Hold the story stick at the reference end and let the pencil fall into its ${layout.marks.length} notches, work turning slowly.`,
+        `Hold the story stick at the ${layout.datum?.label ?? 'reference end'} and let the pencil fall into its ${layout.marks.length} notches, work turning slowly.`,
       ],
       minutes: MINUTES.mark,
       setup: onLathe(part),
@@ -159,8 +165,8 @@ function shapeSteps(part: PartDraft): Draft[] {
 const ferruleSeated = (part: PartDraft): boolean => part.joins.some((j) => j.when === 'after the tenon');
 
 function trialFit(part: PartDraft): Draft[] {
-  if (!part.hardware) return [];
-  const { mating } = part.hardware.needs;
+  const mating = part.hardware?.needs.mating;
+  if (!mating) return [];
   const words = ferruleSeated(part)
     ? 'Stop. Run a fingernail from the ferrule onto the wood: it must not catch, and the line must flow.'
     : `Stop. Hold the hardware against the ${mating.label}: a fingernail must not catch.`;
@@ -237,9 +243,11 @@ function endSteps(part: PartDraft): Draft[] {
         part.mount.kind === 'mandrel'
           ? 'Part the tail waste away with the point of the skew, sand the tip, take it off the mandrel.'
           : 'Part off, saw the nibs away, sand the ends.',
+        ...(part.mount.tenon !== null && part.mount.reversal ? [part.mount.reversal] : []),
       ],
       minutes: MINUTES.part,
-      setup: onLathe(part),
+      // the tailstock goes away for the last cuts at its end
+      setup: part.mount.tailstock === null ? onLathe(part) : { ...onLathe(part), tailstock: 'away' },
       speed: speedOf(part, 'part off'),
     },
     {
@@ -252,6 +260,7 @@ function endSteps(part: PartDraft): Draft[] {
       measures: reachable.map((s) => s.id),
     },
   ];
+  drafts.splice(1, 0, ...drillStepsAt(part, 'after parting'));
   if (offLathe(part)) drafts.push(...coatSteps(part, at('bench', 'finishing')));
   drafts.push(...joinSteps(part, 'at the end'));
   return drafts;

@@ -2,3 +2,4 @@ export * from './workshop.js';
 export * from './newWorkshop.js';
 export * from './checkWorkshop.js';
 export * from './sawing.js';
+export * from './bitSize.js';

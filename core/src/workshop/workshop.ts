@@ -18,6 +18,10 @@ export interface Lathe {
   spindleThread: string;
   /** taper of headstock and tailstock, e.g. "MT2" */
   taper: string;
+  /** largest diameter that passes over the banjo of the rest, mm */
+  overRest?: number;
+  /** how far the tailstock's quill goes out, mm */
+  quillTravel?: number;
 }
 
 export type CentreKind = 'spur' | 'ring' | 'stepped' | 'live';
@@ -38,6 +42,9 @@ export interface Jaws {
   gripMost: number;
   /** depth of the jaws, mm */
   depth: number;
+  /** recesses they open into, mm: nearly closed they hold best there too */
+  recessLeast?: number;
+  recessMost?: number;
 }
 
 export interface Chuck {
@@ -56,7 +63,39 @@ export interface Mandrel {
   reach: number;
 }
 
-export type BitKind = 'twist' | 'brad point' | 'flat-bottomed';
+export const FIXTURE_KINDS = [
+  'dowel',
+  'collet',
+  'screw',
+  'tape plate',
+  'friction pair',
+  'cup',
+  'jam chuck',
+  'wooden jaws',
+  'through mandrel',
+  'bushing',
+  'spacer',
+  'washer',
+  'offset plate',
+  'drill chuck',
+  'draw bar',
+  'steady',
+] as const;
+export type FixtureKind = (typeof FIXTURE_KINDS)[number];
+
+/** What holds, fills or steadies beside centres, chucks and mandrels. Lengths mm. */
+export interface Fixture {
+  id: string;
+  name: string;
+  kind: FixtureKind;
+  /** what it grips, fits into or is across */
+  diameter: number;
+  /** what it takes up along the axis; of a through mandrel what fits on it; of a screw what enters the wood */
+  length: number;
+}
+
+export const BIT_KINDS = ['twist', 'brad point', 'flat-bottomed', 'spade', 'step'] as const;
+export type BitKind = (typeof BIT_KINDS)[number];
 
 export interface Bit {
   id: string;
@@ -64,16 +103,24 @@ export interface Bit {
   diameter: Dimension;
   /** usable length from the point, mm */
   length: number;
+  /** of a step bit: its thinner leading part, and how long that is, mm */
+  pilot?: Dimension;
+  pilotLength?: number;
+  /** how far its point stands before its cutting edges, when it was measured, mm */
+  point?: number;
 }
 
-export type GaugeKind = 'slot' | 'calliper';
+export const GAUGE_KINDS = ['slot', 'open wrench', 'go and no-go', 'calliper'] as const;
+export type GaugeKind = (typeof GAUGE_KINDS)[number];
 
 export interface Gauge {
   id: string;
   name: string;
   kind: GaugeKind;
-  /** a slot has one size; a calliper is set */
+  /** a fixed gauge has one size, the one that goes over; a calliper is set */
   size?: Dimension;
+  /** of a go and no-go gauge: the size that must not go over */
+  noGo?: Dimension;
 }
 
 export type ToolKind = 'roughing gouge' | 'spindle gouge' | 'skew' | 'parting tool' | 'scraper';
@@ -170,6 +217,14 @@ export interface Air {
   humidity: number;
 }
 
+/** The copying attachment: what follows the template, and what cuts. Radii mm, 0 for a knife edge. */
+export interface Copying {
+  stylus: number;
+  cutter: number;
+  /** width that the cutter of templates and gauges takes away, mm */
+  templateKerf: number;
+}
+
 /** All that a workshop owns and does by habit; planning chooses from it. */
 export interface Workshop {
   schema: 1;
@@ -192,6 +247,8 @@ export interface Workshop {
   materials?: Material[];
   sawing?: Sawing;
   air?: Air;
+  fixtures?: Fixture[];
+  copying?: Copying;
   /** three letters; what stock is paid in */
   currency?: string;
 }

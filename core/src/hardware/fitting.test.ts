@@ -1,0 +1,247 @@
+import fc from 'fast-check';
+import { dim } from '../measure/index.js';
+import { MATERIALS, materialById } from '../material/index.js';
+import { STARTING_FORMS, outlineOf, type Part } from '../pattern/index.js';
+import { exampleWorkshop } from '../plan/exampleShop.js';
+import type { Bit, BitKind } from '../workshop/index.js';
+import {
+  bitChanges,
+  bitSequence,
+  bitWords,
+  driftOf,
+  drillWay,
+  freshKit,
+  KIT_KIND_LIST,
+  KIT_KINDS,
+  kitFit,
+  kitNeeds,
+  kitProblems,
+  kitWays,
+  pickBit,
+  planDrilling,
+  roundFor,
+  setupsAt,
+  tangBores,
+  wayOf,
+  type Kit,
+  type KitPlace,
+  type TangKit,
+} from './index.js';
+
+const ash = materialById('ash') ?? MATERIALS[0];
+const bit = (mm: number, kind: BitKind = 'brad point', rest: Partial<Bit> = {}): Bit => ({
+  id: `${kind}${mm}`,
+  kind,
+  diameter: dim(mm),
+  length: 120,
+  ...rest,
+});
+const bits = [4, 5, 6, 7, 8, 9, 10, 11, 12].map((d) => bit(d));
+const place = (rest: Partial<KitPlace> = {}): KitPlace => ({
+  end: 'reference',
+  material: ash,
+  room: 1.5,
+  bits,
+  ...rest,
+});
+const kitOf = (kind: Kit['kind'], rest: object = {}): Kit => ({ ...freshKit(kind), id: 'k', ...rest }) as Kit;
+
+describe('kinds of hardware', () => {
+  it.each(KIT_KIND_LIST)('%s at its usual sizes can be, and asks for something', (kind) => {
+    const kit = kitOf(kind);
+    expect(kitProblems(kit)).toEqual([]);
+    const needs = kitNeeds(kit, place());
+    expect(needs.holes.length > 0 || needs.mating !== null).toBe(true);
+    for (const { hole, range } of needs.holes) {
+      expect(range.least).toBeLessThanOrEqual(range.best);
+      expect(range.best).toBeLessThanOrEqual(range.most);
+      expect(hole.through || (hole.steps[0]?.depth.mm ?? 0) > 0).toBe(true);
+    }
+  });
+
+  it.each(KIT_KIND_LIST)('%s says which faces were measured wrongly', (kind) => {
+    for (const length of KIT_KINDS[kind].lengths) {
+      const { below } = length;
+      if (!below) continue;
+      const wrong = kitOf(kind, { [length.key]: dim(900) });
+      expect(kitProblems(wrong).map((p) => p.field)).toContain(length.key);
+      expect(kitFit(kitOf(kind), length)?.maxMm).toBeGreaterThan(0);
+    }
+  });
+
+  it('a disc under the base takes its width from the mating and its thickness from the stud', () => {
+    const kit = kitOf('self-tapping-stud', { discDiameter: dim(40), discThickness: dim(4) });
+    const needs = kitNeeds(kit, place());
+    expect(needs.mating?.diameter).toBe(40);
+    expect(needs.holes[0]?.entersLength).toBe(16 - 4);
+  });
+
+  it('a cord goes right through, its knot recess first', () => {
+    const needs = kitNeeds(kitOf('cord', { knotDiameter: dim(7) }), place());
+    expect(needs.holes.map((h) => [h.hole.name, h.hole.through])).toEqual([
+      ['knot recess', false],
+      ['cord hole', true],
+    ]);
+  });
+
+  it('a socket wants a cone: two diameters, its depth apart', () => {
+    expect(kitNeeds(kitOf('socket'), place()).mating).toMatchObject({
+      diameter: 12,
+      endDiameter: 20,
+      length: 38,
+    });
+  });
+});
+
+describe('ways of fitting', () => {
+  const insert = kitOf('tapped-insert');
+
+  it('an M8 base goes into an insert, straight into the wood, or is glued for good', () => {
+    expect(kitWays(insert).map((w) => w.way)).toEqual(['insert', 'thread in wood', 'glued']);
+    const diameter = (way: 'insert' | 'thread in wood' | 'glued') =>
+      kitNeeds(insert, place({ way })).holes[0]?.hole.steps[0]?.diameter.mm ?? 0;
+    expect(diameter('insert')).toBeCloseTo(11.65, 6);
+    expect(diameter('glued')).toBeCloseTo(8.15, 6);
+    // between the root 6.47 and the middle of root and outside 7.23
+    expect(diameter('thread in wood')).toBeGreaterThan(6.47);
+    expect(diameter('thread in wood')).toBeLessThan(7.24);
+    expect(kitNeeds(insert, place({ way: 'glued' })).mandrelThread).toBeUndefined();
+  });
+
+  it('falls back to the usual way when the kit cannot be fitted as wished', () => {
+    expect(wayOf(insert, 'pressed')).toBe('insert');
+    expect(kitWays(kitOf('tapped-insert', { thread: 'own 9' }))).toHaveLength(1);
+  });
+});
+
+describe('a tapered tang', () => {
+  const tang = kitOf('tang', {
+    section: 'round',
+    shoulderAcross: dim(10),
+    tipAcross: dim(5),
+    tangLength: dim(60),
+  }) as TangKit;
+
+  it('gets stairs outside it: nowhere tighter than the tang, to the hundredth of a millimetre', () =>
+    fc.assert(
+      fc.property(
+        fc.double({ min: 7, max: 12, noNaN: true }),
+        fc.double({ min: 0.4, max: 0.95, noNaN: true }),
+        fc.double({ min: 20, max: 120, noNaN: true }),
+        (shoulder, share, length) => {
+          const kit = {
+            ...tang,
+            shoulderAcross: dim(shoulder),
+            tipAcross: dim(shoulder * share),
+            tangLength: dim(length),
+          };
+          const bores = tangBores(kit, bits, 0.15, 1.5);
+          return Array.from({ length: 40 }, (_, i) => (length * i) / 40).every((x) => {
+            const wide = shoulder - ((shoulder - shoulder * share) * x) / length;
+            const reach = bores.filter((b) => b.depth > x + 1e-9).map((b) => b.across);
+            return Math.max(...reach) >= wide - 0.01;
+          });
+        },
+      ),
+    ));
+
+  it('goes to the bottom with the thinnest bit and is tried there', () => {
+    const holes = kitNeeds(tang, place()).holes;
+    const depths = holes.map((h) => h.hole.steps[0]?.depth.mm ?? 0);
+    expect(depths).toEqual([...depths].sort((a, b) => a - b));
+    expect(depths.at(-1)).toBeCloseTo(61.5, 9);
+    expect(holes.at(-1)?.after).toContain('Try the tang');
+  });
+
+  it('square, its flats stand off and its corners bite', () => {
+    expect(roundFor(10, 'round')).toBe(10);
+    expect(roundFor(10, 'square')).toBeGreaterThan(10);
+    expect(roundFor(10, 'square')).toBeLessThan(10 * Math.SQRT2);
+  });
+
+  it('straight takes one bit', () =>
+    expect(tangBores({ ...tang, tipAcross: dim(10) }, bits, 0.15, 1.5)).toHaveLength(1));
+});
+
+describe('bits', () => {
+  it('for a flat bottom are those that leave one, else it is pared', () => {
+    const range = { fit: 'slip' as const, least: 11.9, best: 12, most: 12.3 };
+    expect(pickBit([bit(12), bit(12.1, 'flat-bottomed')], range, 20, true).bit?.kind).toBe('flat-bottomed');
+    expect(pickBit([bit(12)], range, 20, true).consequence).toContain('pare the bottom flat');
+    expect(pickBit([bit(12, 'step')], range, 20).bit).toBeNull();
+  });
+
+  it('are named as they are stamped', () => {
+    expect(bitWords(bit(5.1, 'twist', { diameter: { mm: 5.1054, typed: '#7' } }))).toBe('twist #7, ⟦5.1054⟧');
+    expect(bitWords(bit(8))).toBe('brad point ⟦8⟧');
+  });
+
+  it('stay in as long as anything may still be drilled with them', () => {
+    const hole = (id: string, mm: number) => ({ id, bit: bit(mm) });
+    const holes = [hole('a', 10), hole('b', 8), hole('c', 10), hole('d', 8)];
+    const ordered = bitSequence(holes, new Map());
+    expect(ordered.map((h) => h.id)).toEqual(['a', 'c', 'b', 'd']);
+    expect(bitChanges(ordered)).toBe(2);
+    expect(bitChanges(holes)).toBe(4);
+    // c may only follow b
+    expect(bitSequence(holes, new Map([['c', 'b']])).map((h) => h.id)).toEqual(['a', 'b', 'd', 'c']);
+  });
+});
+
+describe('a step bit', () => {
+  const handle = STARTING_FORMS.find((f) => f.id === 'tool-handle')!.body({}, 'ash').parts[0];
+  const part: Part = {
+    ...handle,
+    holes: [
+      {
+        id: 'h',
+        name: 'recess',
+        from: 'reference',
+        through: false,
+        pointAngle: 118,
+        steps: [
+          { diameter: dim(12), depth: dim(10) },
+          { diameter: dim(8), depth: dim(40) },
+        ],
+      },
+    ],
+  };
+  const drilled = (owned: Bit[]) =>
+    planDrilling(part, outlineOf(part.turnings[0]), [], {
+      material: ash,
+      workshop: { ...exampleWorkshop(), bits: owned },
+      choices: [],
+      usual: undefined,
+    });
+
+  it('drills recess and hole in one go', () => {
+    const step = bit(12, 'step', { pilot: dim(8), pilotLength: 30 });
+    expect(drilled([...bits, step]).operations.map((o) => o.bit?.kind)).toEqual(['step']);
+    expect(drilled([...bits, step]).holes[0]?.steps).toHaveLength(2);
+    expect(drilled(bits).operations).toHaveLength(2);
+  });
+});
+
+describe('moments and set-ups', () => {
+  it('are taken as chosen where that can be', () => {
+    const choices = [{ holeId: 'h', moment: 'after rounding' as const, setup: 'drill press' as const }];
+    expect(drillWay('h', choices, undefined)).toEqual({ moment: 'after rounding', setup: 'tailstock' });
+    expect(drillWay('other', choices, 'after parting')).toEqual({
+      moment: 'after parting',
+      setup: 'drill press',
+    });
+    expect(setupsAt('after shaping', true)).toEqual(['drill press']);
+  });
+
+  it('drift grows with depth, more than in proportion for a slender bit, and less on the lathe', () => {
+    const at = (depth: number) => driftOf('drill press', depth, 10, true).bottom - 0.4;
+    expect(at(80) / at(40)).toBeCloseTo(2, 9);
+    expect(at(160) / at(80)).toBeCloseTo(4, 9);
+    expect(driftOf('tailstock', 80, 10, true).bottom).toBeLessThan(
+      driftOf('drill press', 80, 10, true).bottom,
+    );
+    const trued = driftOf('drill press', 80, 10, true);
+    expect(trued.bottom - trued.fromWall).toBeCloseTo(trued.mouth, 9);
+    expect(driftOf('drill press', 80, 10, false).fromWall).toBe(trued.bottom);
+  });
+});

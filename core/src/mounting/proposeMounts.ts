@@ -1,0 +1,39 @@
+import type { Workshop } from '../workshop/index.js';
+import type { Mount, MountWish, WayOfHolding } from './mount.js';
+import { betweenCentres, frictionPair, shiftedCentre } from './ways/centres.js';
+import { inChuck, inCollet, inRecess } from './ways/chucked.js';
+import { inCups, onScrew, onTapePlate } from './ways/faces.js';
+import { onDowel, onMandrel, onThroughMandrel } from './ways/mandrels.js';
+
+const WAYS: readonly WayOfHolding[] = [
+  onMandrel,
+  onThroughMandrel,
+  betweenCentres,
+  inChuck,
+  inRecess,
+  inCollet,
+  onDowel,
+  onScrew,
+  onTapePlate,
+  inCups,
+  frictionPair,
+  shiftedCentre,
+];
+
+/** So many ways are put to the turner; the others are there when asked for. */
+export const SENSIBLE_WAYS = 3;
+
+/**
+ * The ways to hold a part, best first. A way that lacks something comes after those that lack nothing.
+ * Between centres and a chuck are always among them.
+ */
+export function proposeMounts(wish: MountWish, workshop: Workshop): [Mount, ...Mount[]] {
+  const ranked = WAYS.flatMap((way) => way(wish, workshop))
+    .sort(
+      (a, b) => Math.sign(a.mount.missing.length) - Math.sign(b.mount.missing.length) || a.suits - b.suits,
+    )
+    .map(({ mount }) => mount);
+  const [first, ...others] = ranked;
+  if (!first) throw new Error('Between centres is always a way.');
+  return [first, ...others];
+}

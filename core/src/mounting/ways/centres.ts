@@ -1,0 +1,93 @@
+import type { Workshop } from '../../workshop/index.js';
+import {
+  awayFromHole,
+  drilledEnd,
+  liveCentre,
+  plainMount,
+  type Mount,
+  type MountWish,
+  type WayOfHolding,
+} from '../mount.js';
+
+/** Between centres on a centre that slips rather than catches; a spur where there is no other. */
+export const betweenCentres: WayOfHolding = (wish, workshop) => {
+  const ring = workshop.centres.find((c) => c.kind === 'ring' || c.kind === 'stepped');
+  const spur = workshop.centres.find((c) => c.kind === 'spur');
+  const drive = ring ?? spur;
+  const drilled = drilledEnd(wish);
+  const slim = wish.kind === 'finial' || wish.kind === 'ornament';
+  const base = driven(wish, workshop, drive?.name);
+  const plain: Mount = {
+    ...base,
+    kind: 'between centres',
+    label: 'Between centres',
+    why: drilled
+      ? 'The live centre sits in the drilled hole, so that the outside runs true with it; it can be taken off and put back.'
+      : ring
+        ? 'It slips instead of catching, can be taken off, turned end for end and put back, and still runs true.'
+        : 'It can be taken off, turned end for end and put back, and still runs true.',
+  };
+  const onSpur: Mount = {
+    ...base,
+    kind: 'spur drive',
+    label: 'Between centres on a spur',
+    why: 'It bites and does not slip in roughing; but it splits fine ends, and it only goes back into its own marks.',
+    headstock: spur?.name ?? 'spur centre',
+    reversal: 'Mark one spur and its slot: turned end for end it does not run true any more.',
+  };
+  return [{ mount: plain, suits: slim ? 3 : 2 }, ...(ring && spur ? [{ mount: onSpur, suits: 4 }] : [])];
+};
+
+function driven(wish: MountWish, workshop: Workshop, drive: string | undefined): Mount {
+  const live = liveCentre(workshop);
+  return plainMount({
+    kind: 'between centres',
+    label: '',
+    why: '',
+    headstock: drive ?? 'drive centre',
+    tailstock: live?.name ?? null,
+    headstockEnd: awayFromHole(wish),
+    wasteDrive: workshop.allowances.wasteDrive,
+    wasteTail: drilledEnd(wish) ? 0 : workshop.allowances.wasteTail,
+    missing: [...(drive ? [] : ['a drive centre']), ...(live ? [] : ['a live centre'])],
+    reversal: 'Take it off, turn it end for end on the same two centre marks.',
+  });
+}
+
+/** Two padded faces that squeeze the work: nothing enters it, so finished ends stay whole. */
+export const frictionPair: WayOfHolding = (wish, workshop) => {
+  const pair = workshop.fixtures?.find((f) => f.kind === 'friction pair');
+  const ball = wish.kind === 'ball';
+  if (!pair && !ball) return [];
+  const live = liveCentre(workshop);
+  const mount = plainMount({
+    kind: 'friction pair',
+    label: 'Between two friction faces',
+    why: 'Nothing enters the ends: for finished ends and light cuts. It slips when a cut is too heavy.',
+    headstock: pair?.name ?? 'friction pair',
+    tailstock: live?.name ?? null,
+    headstockEnd: awayFromHole(wish),
+    reach: 2 * (pair?.length ?? 0),
+    stack: pair ? [{ what: `${pair.name}, both faces`, length: 2 * pair.length }] : [],
+    missing: [...(pair ? [] : ['a friction pair']), ...(live ? [] : ['a live centre'])],
+    reversal: 'Loosen, turn it end for end, squeeze again: it runs as true as its ends are square.',
+  });
+  return [{ mount, suits: ball ? 3.5 : 7 }];
+};
+
+/** A further axis is turned with the centre marks shifted at both ends. */
+export const shiftedCentre: WayOfHolding = (wish, workshop) => {
+  const axis = wish.part.turnings[1]?.axis;
+  if (!axis) return [];
+  const spur = workshop.centres.find((c) => c.kind === 'spur');
+  const mount: Mount = {
+    ...driven(wish, workshop, spur?.name),
+    kind: 'shifted centre',
+    label: 'On shifted centres',
+    why: 'Second marks beside the first: the further axis is turned on them, after everything on the first axis.',
+    missing: [...(spur ? [] : ['a spur centre']), ...(liveCentre(workshop) ? [] : ['a live centre'])],
+    reversal:
+      'Mark the direction of the shift on both ends before the first cut: both marks lie in one plane.',
+  };
+  return [{ mount, suits: 2.2 }];
+};

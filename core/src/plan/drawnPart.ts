@@ -1,0 +1,88 @@
+import { kitNeeds, planDrilling, type DrillPlan, type DrillSite } from '../hardware/index.js';
+import type { HardwareFace } from '../layout/index.js';
+import { materialById, MATERIALS, type Material } from '../material/index.js';
+import { extremes, outlineOf, type Outline, type Part } from '../pattern/index.js';
+import type { PlanInputs } from './inputs.js';
+import type { PlannedHardware } from './partPlan.js';
+
+/** What follows from the pattern: outline, hardware, holes. */
+export interface DrawnPart {
+  part: Part;
+  material: Material;
+  outline: Outline;
+  pieces: number;
+  largestDiameter: number;
+  /** what the part is made for, and what else is fitted to it */
+  hardware: PlannedHardware | null;
+  otherHardware: PlannedHardware[];
+  site: DrillSite;
+  drill: DrillPlan;
+}
+
+export function drawnPart(part: Part, inputs: PlanInputs): DrawnPart {
+  const { order, workshop, schools } = inputs;
+  const own = workshop.materials;
+  const material = materialById(order.materialId, own) ?? materialById(part.materialId, own) ?? MATERIALS[0];
+  const outline = outlineOf(part.turnings[0]);
+  const [hardware = null, ...otherHardware] = fittedTo(part, inputs, material);
+  const site: DrillSite = { material, workshop, choices: order.drilling ?? [], usual: schools.drilling };
+  const needed = [hardware, ...otherHardware].flatMap((h) => h?.needs.holes ?? []);
+  return {
+    part,
+    material,
+    outline,
+    pieces: order.pieces * part.perItem,
+    largestDiameter: largestTurned(outline),
+    hardware,
+    otherHardware,
+    site,
+    drill: planDrilling(part, outline, needed, site),
+  };
+}
+
+/** Hardware of the part in the order in which it was fitted, as far as its kits are still known. */
+function fittedTo(
+  part: Part,
+  { pattern, stock, workshop, order }: PlanInputs,
+  material: Material,
+): PlannedHardware[] {
+  return pattern.hardware
+    .filter((h) => h.partId === part.id)
+    .flatMap((fitted, i) => {
+      const kit = stock.kits.find((k) => k.id === fitted.kitId);
+      if (!kit) return [];
+      const needs = kitNeeds(kit, {
+        end: fitted.end,
+        material,
+        room: workshop.allowances.holeRoom,
+        bits: workshop.bits,
+        ...(i === 0 && order.fitting !== undefined ? { way: order.fitting } : {}),
+      });
+      return [{ fitted, kit, needs }];
+    });
+}
+
+/** Where hardware meets the outside: at its end; a cone also where it has grown to its mouth. */
+export function facesOf(hardware: PlannedHardware | null, outline: Outline): HardwareFace[] {
+  const face = hardware?.needs.mating;
+  if (!hardware || !face) return [];
+  const inwards = hardware.fitted.end === 'reference' ? 1 : -1;
+  const end = hardware.fitted.end === 'reference' ? 0 : outline.length;
+  const mouth =
+    face.endDiameter === undefined || face.length === undefined
+      ? []
+      : [
+          {
+            face: { ...face, label: `${face.label}, at its mouth`, diameter: face.endDiameter },
+            x: end + inwards * face.length,
+          },
+        ];
+  return [{ face, x: end }, ...mouth];
+}
+
+/** Largest diameter that is turned; where squares stay their flats are not. mm. */
+function largestTurned(outline: Outline): number {
+  const squares = new Set((outline.squares ?? []).map((s) => s.elementId));
+  const segments = outline.segments.filter((s) => !squares.has(s.elementId));
+  return segments.length === 0 ? 1 : Math.max(1, extremes({ segments }, 0, outline.length).largest.diameter);
+}

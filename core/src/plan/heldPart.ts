@@ -1,0 +1,52 @@
+import type { Figure } from '../measure/index.js';
+import { proposeMounts, type Mount } from '../mounting/index.js';
+import type { Outline } from '../pattern/index.js';
+import { blankFor, type Blank } from '../stock/index.js';
+import type { DrawnPart } from './drawnPart.js';
+import type { PlanInputs } from './inputs.js';
+
+/** What follows from holding it: the ways, the one taken, and the blank that leaves room for it. */
+export interface HeldPart {
+  mounts: [Mount, ...Mount[]];
+  mount: Mount;
+  blank: Blank;
+  figures: Figure[];
+}
+
+export function heldPart(drawn: DrawnPart, { pattern, workshop, order }: PlanInputs): HeldPart {
+  const { part, outline, hardware, drill, largestDiameter, pieces, material } = drawn;
+  const mounts = proposeMounts(
+    {
+      part,
+      kind: pattern.kind,
+      outline,
+      kit: hardware?.kit,
+      kitEnd: hardware?.fitted.end,
+      mandrelThread: hardware?.needs.mandrelThread,
+      holes: drill.holes,
+      material,
+    },
+    workshop,
+  );
+  const mount = mounts.find((m) => m.kind === order.mount) ?? mounts[0];
+  const { blank, figures } = blankFor(
+    {
+      partId: part.id,
+      largestDiameter,
+      finishedLength: outline.length,
+      wasteDrive: mount.wasteDrive,
+      wasteTail: mount.wasteTail,
+      // only the ends of a blank can be drilled
+      perBlank: drill.operations.length > 0 ? 1 : Math.max(1, order.perBlank),
+      pieces,
+      ...squareLeft(outline),
+    },
+    workshop.allowances,
+  );
+  return { mounts, mount, blank, figures };
+}
+
+/** The largest square that stays in the piece, when there is one; only the rest is turned from round. */
+function squareLeft({ squares = [] }: Outline): { squareLeft?: number } {
+  return squares.length === 0 ? {} : { squareLeft: Math.max(...squares.map((s) => s.side)) };
+}
