@@ -1,5 +1,12 @@
 export * from './page.js';
-export * from './storyStick.js';
+export * from './prints/printOf.js';
+export { CHECK_BAR } from './prints/longSheet.js';
+export { printedLength } from './prints/printedLength.js';
+export { storyStick, threeUnits, type StickForm } from './prints/stick.js';
+export { templateSheet } from './prints/templateSheet.js';
+export { radiiOf, radiusGauges, slotGauges } from './prints/gaugeSheet.js';
+export { ballSheet } from './prints/ballSheet.js';
+export { pageDxf, pageSvg } from './prints/inkFiles.js';
 export * from './batchSheet.js';
 export { FileProblem, MOST_BYTES, MOST_PIECES } from './fileProblem.js';
 export type { Drawing } from './drawnLine.js';

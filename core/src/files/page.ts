@@ -6,10 +6,23 @@ export const PAPERS = {
 
 export type Paper = keyof typeof PAPERS;
 
+/** Paper, or as much as it takes: what a laser or a roll does not cut up. */
+export type PrintPaper = Paper | 'roll';
+
 /** What is drawn on a page, in mm from its top left corner; the same whoever writes the file. */
 export type Ink =
-  | { kind: 'line'; x0: number; y0: number; x1: number; y1: number; weight: number; dashed?: boolean }
-  | { kind: 'polyline'; points: [number, number][]; weight: number; filled?: boolean }
+  | {
+      kind: 'line';
+      x0: number;
+      y0: number;
+      x1: number;
+      y1: number;
+      weight: number;
+      dashed?: boolean;
+      cut?: boolean;
+    }
+  /** `cut` is what a laser or saw follows; everything else is only marked */
+  | { kind: 'polyline'; points: [number, number][]; weight: number; filled?: boolean; cut?: boolean }
   | {
       kind: 'text';
       x: number;

@@ -13,7 +13,7 @@ import { bitSequence } from './bitSequence.js';
 import { bitFindings, bitWork, drawnRange, type BoredHole } from './bitWork.js';
 import { driftOf, drillWay, MOMENT_WORDS, type DrillChoice, type Drift } from './drillWay.js';
 import type { Bit, Workshop } from '../workshop/index.js';
-import type { NeededHole } from './kitNeeds.js';
+import type { NeededHole } from './neededHole.js';
 import { pickBit, stepBitFor, type BitChoice } from './pickBit.js';
 import { taperBores } from './taper.js';
 

@@ -44,7 +44,7 @@ const place = (rest: Partial<KitPlace> = {}): KitPlace => ({
   bits,
   ...rest,
 });
-const kitOf = (kind: Kit['kind'], rest: object = {}): Kit => ({ ...freshKit(kind), id: 'k', ...rest }) as Kit;
+const kitOf = (kind: Kit['kind'], rest: object = {}): Kit => ({ ...freshKit(kind), id: 'k', ...rest });
 
 describe('kinds of hardware', () => {
   it.each(KIT_KIND_LIST)('%s at its usual sizes can be, and asks for something', (kind) => {

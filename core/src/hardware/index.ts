@@ -1,10 +1,12 @@
 export * from './kit.js';
 export * from './kitKinds.js';
 export * from './fittingWay.js';
+export * from './kitBands.js';
 export * from './thread.js';
 export { roundFor, tangBores, type TangBore } from './tangBores.js';
 export * from './fit.js';
 export * from './kitNeeds.js';
+export type { NeededHole } from './neededHole.js';
 export { pickBit, bitWords, type BitChoice } from './pickBit.js';
 export * from './drillWay.js';
 export * from './bitSequence.js';

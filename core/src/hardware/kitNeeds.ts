@@ -5,27 +5,13 @@ import type { Bit, GlueKind } from '../workshop/index.js';
 import { holeForBody, holeForThread, type HoleRange } from './fit.js';
 import { wayOf, type FittingWay } from './fittingWay.js';
 import type { Kit, TangKit, TaperedShankKit } from './kit.js';
+import type { NeededHole } from './neededHole.js';
 import { tangBores } from './tangBores.js';
 import { taperBores } from './taper.js';
 import { threadOf } from './thread.js';
 
 /** Full angle of the point of an ordinary twist bit, degrees. */
 const TWIST_POINT = 118;
-
-/** A hole that a kit asks for: the range of bits that will do and the longest thing that enters. */
-export interface NeededHole {
-  hole: Hole;
-  range: HoleRange;
-  enters: string;
-  entersDiameter: number;
-  entersLength: number;
-  /** what the bore becomes, when it is reamed to a taper afterwards; null for bores that vanish in it */
-  becomes?: HoleStep | null;
-  /** what is done when it is drilled */
-  after?: string;
-  /** step bit that drills both of its diameters in one go */
-  stepBit?: Bit;
-}
 
 /** A diameter that must meet the hardware, at the end the hardware sits on. */
 export interface MatingFace {

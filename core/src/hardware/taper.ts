@@ -2,7 +2,7 @@ import { dim, len } from '../measure/index.js';
 import type { Hole, HoleStep } from '../pattern/index.js';
 import type { Bit } from '../workshop/index.js';
 import { drawnRange } from './bitWork.js';
-import type { NeededHole } from './kitNeeds.js';
+import type { NeededHole } from './neededHole.js';
 
 /** Bores beside the narrowest: more take longer than the reamer saves. */
 const MOST_WIDER = 3;

@@ -1,4 +1,4 @@
-import { endOf, heightOf, startOf, type Edge, type Piece } from './edge.js';
+import { endOf, heightOf, slopeOf, startOf, type Edge, type Piece } from './edge.js';
 
 /**
  * Upper edge of everything within a distance of what lies under an edge: the way of the middle of a disc that
@@ -11,47 +11,49 @@ import { endOf, heightOf, startOf, type Edge, type Piece } from './edge.js';
  */
 export function offsetAbove(edge: Edge, distance: number): Edge {
   if (distance <= 0) return edge;
-  return upperEnvelope([...edge.flatMap((p) => shifted(p, distance)), ...corners(edge, distance)]);
+  const moved = edge.map((p) => shifted(p, distance));
+  return upperEnvelope([...moved.flatMap((p) => (p ? [p] : [])), ...corners(edge, moved, distance)]);
 }
 
 /** A piece moved outwards along its normals; a hollow tighter than the disc has no offset of its own. */
-function shifted(piece: Piece, d: number): Piece[] {
+function shifted(piece: Piece, d: number): Piece | null {
   if (piece.kind === 'line') {
     const { x0, y0, x1, y1 } = piece;
     const length = Math.hypot(x1 - x0, y1 - y0);
-    if (length === 0) return [];
+    if (length === 0) return null;
     const nx = (-(y1 - y0) / length) * d;
     const ny = ((x1 - x0) / length) * d;
-    return [{ kind: 'line', x0: x0 + nx, y0: y0 + ny, x1: x1 + nx, y1: y1 + ny }];
+    return { kind: 'line', x0: x0 + nx, y0: y0 + ny, x1: x1 + nx, y1: y1 + ny };
   }
   const radius = piece.radius + piece.side * d;
-  if (radius <= 1e-9) return [];
+  if (radius <= 1e-9) return null;
   const share = radius / piece.radius;
   const along = (x: number) => piece.cx + (x - piece.cx) * share;
-  return [{ ...piece, radius, x0: along(piece.x0), x1: along(piece.x1) }];
+  return { ...piece, radius, x0: along(piece.x0), x1: along(piece.x1) };
 }
 
-/** The disc about every end of a piece; at smooth joints it lies under its neighbours' offsets. */
-function corners(edge: Edge, d: number): Piece[] {
-  return edge.flatMap((p, i) => {
-    const about = (cx: number, cy: number): Piece => ({
-      kind: 'arc',
-      cx,
-      cy,
-      radius: d,
-      side: 1,
-      x0: cx - d,
-      x1: cx + d,
-    });
-    const last = i === edge.length - 1;
-    return [about(p.x0, startOf(p)), ...(last || jumpsAfter(edge, i) ? [about(p.x1, endOf(p))] : [])];
+/**
+ * The disc about the ends of pieces, where it can come up: at the ends of the edge, where it jumps or turns
+ * down, and beside a hollow that has no offset of its own. Elsewhere it lies under its neighbours' offsets.
+ */
+function corners(edge: Edge, moved: readonly (Piece | null)[], d: number): Piece[] {
+  const found: Piece[] = [];
+  const about = (cx: number, cy: number) =>
+    found.push({ kind: 'arc', cx, cy, radius: d, side: 1, x0: cx - d, x1: cx + d });
+  edge.forEach((p, i) => {
+    const before = edge[i - 1];
+    const hollow = moved[i] === null || moved[i - 1] === null;
+    const jumps = !before || Math.abs(endOf(before) - startOf(p)) > 1e-9;
+    if (jumps || hollow || turnsDown(before, p)) about(p.x0, startOf(p));
+    if (before && jumps) about(before.x1, endOf(before));
+    if (i === edge.length - 1) about(p.x1, endOf(p));
   });
+  return found;
 }
 
-function jumpsAfter(edge: Edge, i: number): boolean {
-  const [here, next] = [edge[i], edge[i + 1]];
-  return !here || !next || Math.abs(endOf(here) - startOf(next)) > 1e-9 || Math.abs(here.x1 - next.x0) > 1e-9;
-}
+/** Whether the edge turns down from one piece to the next: a joint that is smooth to a millionth does not. */
+const turnsDown = (before: Piece, after: Piece): boolean =>
+  slopeOf(before, before.x1) - slopeOf(after, after.x0) > 1e-6;
 
 /** Looks for a change of the highest piece at least this often between two ends of pieces. */
 const LOOKS = 4;

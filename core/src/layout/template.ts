@@ -49,7 +49,7 @@ export interface Template {
 /** Flat run at both ends, so that the stylus comes in and goes out level. mm */
 const LEAD = 15;
 /** A template is checked this often. mm */
-const STEP = 0.2;
+const STEP = 0.5;
 /** Differences below this are not worth a word. mm on the radius */
 const WORTH_SAYING = 0.02;
 /** The edge of a template that turns by more than this stops a stylus. degrees */
@@ -121,16 +121,25 @@ function missedOf(wished: Edge, reached: Edge): { left: Missed[]; gouged: Missed
     gather(left, x, got - want);
     gather(gouged, x, want - got);
   }
-  const over = (x: number) => (heightAt(reached, x) ?? 0) - (heightAt(wished, x) ?? 0);
-  for (const m of left) atWorst(m, over);
-  for (const m of gouged) atWorst(m, (x) => -over(x));
+  for (const [missed, sign] of [
+    [left, 1],
+    [gouged, -1],
+  ] as const)
+    for (const m of missed) {
+      const [want, got] = [around(wished, m.x), around(reached, m.x)];
+      atWorst(m, (x) => sign * ((heightAt(got, x) ?? 0) - (heightAt(want, x) ?? 0)));
+    }
   return { left, gouged };
 }
+
+/** The few pieces near a place. */
+const around = (edge: Edge, x: number): Edge =>
+  edge.filter((p) => p.x1 > x - 2 * STEP && p.x0 < x + 2 * STEP);
 
 /** Goes to the worst place itself, which lies between two that were looked at (halving by thirds). */
 function atWorst(m: Missed, by: (x: number) => number): void {
   let [a, b] = [Math.max(m.x0, m.x - STEP), Math.min(m.x1, m.x + STEP)];
-  for (let i = 0; i < 40; i++) {
+  for (let i = 0; i < 24; i++) {
     const third = (b - a) / 3;
     if (by(a + third) < by(b - third)) a += third;
     else b -= third;

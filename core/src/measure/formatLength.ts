@@ -71,11 +71,12 @@ export const formatFine = (mm: number, units: Units): string =>
 /**
  * Text for an input field: what was typed, as long as it still reads as the same length in these
  * units; else the length to full precision, so that typing it again changes nothing.
+ * @param read how typed text is read, where it can be more than a length
  */
-export function editText(dimension: Dimension, units: Units): string {
+export function editText(dimension: Dimension, units: Units, read = parseLength): string {
   const { mm, typed } = dimension;
   if (typed !== undefined) {
-    const again = parseLength(typed, units);
+    const again = read(typed, units);
     if (again.ok && Math.abs(again.dimension.mm - mm) < 1e-9) return typed;
   }
   if (units === 'mm') return trim(mm);

@@ -64,7 +64,7 @@ export interface MountWish {
 }
 
 /** A way that could be taken, and how well it suits: less is better. */
-export interface Proposal {
+interface Proposal {
   mount: Mount;
   suits: number;
 }

@@ -1,10 +1,26 @@
-import type { Blank, MountKind, NextAction, PlanSnapshot, RunEvent } from '@compas/core';
+import {
+  DRILL_MOMENTS,
+  DRILL_SETUPS,
+  FITTING_WAYS,
+  MOUNT_KINDS,
+  STOCK_FORMS,
+  type Blank,
+  type DrillMoment,
+  type DrillSetup,
+  type FittingWay,
+  type MountKind,
+  type NextAction,
+  type PlanSnapshot,
+  type RunEvent,
+  type StockForm,
+} from '@compas/core';
 import { ApiProperty } from '@nestjs/swagger';
 import {
   BooleanField,
   ChoiceField,
   CoreType,
   IdField,
+  ListField,
   NumberField,
   ObjectField,
   TextField,
@@ -13,6 +29,13 @@ import { SchoolsDto } from '../workshop/workshop.dto.js';
 import { SetAsideView } from './event.dto.js';
 
 const DAY = { max: 10, pattern: /^\d{4}-\d{2}-\d{2}$/, like: '2026-03-20' };
+
+/** When and with what set-up one hole is drilled. */
+class DrillChoiceDto {
+  @TextField({ min: 1, max: 120 }) holeId: string;
+  @ChoiceField(DRILL_MOMENTS, { optional: true }) moment?: DrillMoment;
+  @ChoiceField(DRILL_SETUPS, { optional: true }) setup?: DrillSetup;
+}
 
 /** The choices of a plan that are made for one batch. */
 export class PlanChoicesDto {
@@ -26,7 +49,14 @@ export class PlanChoicesDto {
   @IdField({ optional: true }) woodId?: string;
   @TextField({ max: 60, nullable: true }) finishId: string | null;
   @NumberField({ min: 1, max: 50, whole: true }) perBlank: number;
-  @ChoiceField(['mandrel', 'between centres', 'chuck'], { nullable: true }) mount: MountKind | null;
+  @ChoiceField(MOUNT_KINDS, { nullable: true }) mount: MountKind | null;
+  @ChoiceField(FITTING_WAYS, { optional: true }) fitting?: FittingWay;
+  @CoreType('DrillChoice', { list: true, optional: true })
+  @ListField(() => DrillChoiceDto, { max: 60, optional: true })
+  drilling?: DrillChoiceDto[];
+  @ChoiceField(STOCK_FORMS, { optional: true }) stockForm?: StockForm;
+  /** mark that all others are measured from; the reference end when not given */
+  @TextField({ min: 1, max: 80, optional: true }) datum?: string;
   @ApiProperty() @ObjectField(() => SchoolsDto) schools: SchoolsDto;
 }
 

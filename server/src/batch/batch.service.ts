@@ -7,6 +7,7 @@ import {
   progressOf,
   snapshotOf,
   type PlanInputs,
+  type PlanOrder,
   type PlanSnapshot,
 } from '@compas/core';
 import { WorkshopTransaction } from '../database/workshopTransaction.js';
@@ -32,6 +33,28 @@ SELECT b.id, b.name, o.customer, to_char(o.due, 'YYYY-MM-DD') AS due, b.pattern_
   b.pieces, b.plan_version AS "planVersion", b.put_away_at IS NOT NULL AS "putAway"
 FROM batches b JOIN orders o ON o.workshop_id = b.workshop_id AND o.id = b.order_id
 JOIN patterns p ON p.workshop_id = b.workshop_id AND p.id = b.pattern_id`;
+
+const CHOICES = [
+  'pieces',
+  'partId',
+  'woodId',
+  'start',
+  'due',
+  'materialId',
+  'finishId',
+  'perBlank',
+  'mount',
+  'fitting',
+  'drilling',
+  'stockForm',
+  'datum',
+] as const satisfies readonly (keyof PlanChoicesDto)[];
+
+/** The choices that were made; what was left out stays out of the snapshot. */
+const orderOf = (dto: PlanChoicesDto): PlanOrder =>
+  Object.fromEntries(
+    CHOICES.flatMap((key) => (dto[key] === undefined ? [] : [[key, dto[key]]])),
+  ) as unknown as PlanOrder;
 
 /** Orders and their batches, each with the plan it was made by. */
 @Injectable()
@@ -143,7 +166,7 @@ export class BatchService {
   private async plan(patternId: string, revision: number, dto: PlanChoicesDto): Promise<PlanSnapshot> {
     const { body: pattern } = await this.patterns.revision(patternId, revision);
     const { body: workshop } = await this.workshop.show();
-    const { pieces, partId, woodId, start, due, materialId, finishId, perBlank, mount } = dto;
+    const { partId, woodId } = dto;
     if (partId !== undefined && !pattern.parts.some((p) => p.id === partId))
       throw Problem.unusable([
         {
@@ -160,17 +183,7 @@ export class BatchService {
           ? {}
           : { drying: (await this.drying.woods()).filter((w) => w.id === woodId) }),
       },
-      order: {
-        pieces,
-        ...(partId === undefined ? {} : { partId }),
-        ...(woodId === undefined ? {} : { woodId }),
-        start,
-        due,
-        materialId,
-        finishId,
-        perBlank,
-        mount,
-      },
+      order: orderOf(dto),
       schools: { ...dto.schools },
     };
     return snapshotOf(inputs);

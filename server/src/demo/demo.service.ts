@@ -23,6 +23,7 @@ import {
   DEMO_OWNER,
   DEMO_PASSWORD,
   DEMO_WORKSHOP_NAME,
+  demoDrawer,
   demoKits,
   demoWorkshop,
 } from './workshop.js';
@@ -64,6 +65,7 @@ export class DemoService {
   private async loadPatterns(): Promise<PatternView[]> {
     const kits = new Map<string, string>();
     for (const [key, kit] of Object.entries(demoKits)) kits.set(key, (await this.kits.create({ kit })).id);
+    for (const kit of demoDrawer) await this.kits.create({ kit });
     const made: PatternView[] = [];
     for (const { name, kit, body } of demoPatterns) {
       const kitId = kit === null ? undefined : kits.get(kit);

@@ -9,11 +9,12 @@ import {
 } from '@compas/core';
 
 import { oldFinialPattern } from './samples.js';
+import type { DemoKit } from './workshop.js';
 
 /** A demo pattern and the kit it sits on. */
 export interface DemoPattern {
   name: string;
-  kit: 'insert' | 'stud' | 'ferrule' | null;
+  kit: DemoKit | null;
   body: PatternBody;
 }
 
@@ -241,4 +242,46 @@ export const demoPatterns: DemoPattern[] = [
     body: fromForm('scoop', { bowl: 40, bowlLength: 52, handle: 14, length: 130 }, 'olive'),
   },
   { name: 'Old stair finial, copied', kit: null, body: oldFinialPattern() },
+  pattern(
+    'Seed awl handle',
+    'handle',
+    'cherry',
+    16,
+    [
+      { kind: 'cylinder', id: 'e1', name: 'bolster end', length: dim(5) },
+      { kind: 'cove', id: 'e2', name: 'finger rest', length: dim(14), bottom: dim(14.5) },
+      { kind: 'taper', id: 'e3', name: 'swell', length: dim(34), endDiameter: dim(30) },
+      {
+        kind: 'arc',
+        id: 'e4',
+        name: 'palm',
+        length: dim(26),
+        endDiameter: dim(12),
+        radius: dim(27),
+        side: 'out',
+      },
+    ],
+    { kit: 'awl' },
+  ),
+  pattern(
+    'Bramble hook handle',
+    'handle',
+    'ash',
+    26,
+    [
+      { kind: 'cylinder', id: 'e1', name: 'socket end', length: dim(12) },
+      { kind: 'v-groove', id: 'e2', name: 'line', length: dim(2), depth: dim(1) },
+      { kind: 'ogee', id: 'e3', name: 'grip', length: dim(70), endDiameter: dim(32), side: 'in' },
+      {
+        kind: 'arc',
+        id: 'e4',
+        name: 'butt',
+        length: dim(18),
+        endDiameter: dim(16),
+        radius: dim(20),
+        side: 'out',
+      },
+    ],
+    { kit: 'shank' },
+  ),
 ];

@@ -157,11 +157,13 @@ export const NumbersField = (o: { min: number; max: number; most: number } & Pre
  * Marks a property as a type of the core in the OpenAPI document, so that the generated client
  * refers to that one type.
  */
-export const CoreType = (name: string, o: { list?: boolean; nullable?: boolean } = {}): PropertyDecorator => {
+export const CoreType = (
+  name: string,
+  o: { list?: boolean; nullable?: boolean; optional?: boolean } = {},
+): PropertyDecorator => {
   const core = { type: 'object', additionalProperties: true, 'x-core-type': name };
-  return ApiProperty(
-    (o.list ? { type: 'array', items: core } : { ...core, nullable: o.nullable }) as unknown as Parameters<
-      typeof ApiProperty
-    >[0],
-  );
+  return ApiProperty({
+    ...(o.list ? { type: 'array', items: core } : { ...core, nullable: o.nullable }),
+    required: o.optional !== true,
+  } as unknown as Parameters<typeof ApiProperty>[0]);
 };

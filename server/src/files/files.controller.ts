@@ -1,6 +1,6 @@
 import { Controller, Get, Header, Param, ParseUUIDPipe, Query, StreamableFile } from '@nestjs/common';
 import { ApiProduces, ApiTags } from '@nestjs/swagger';
-import { batchSheet, patternDrawing, storyStick, type Paper, type Units } from '@compas/core';
+import { batchSheet, patternDrawing, type Paper, type Units } from '@compas/core';
 import { InWorkshop } from '../access/inWorkshop.js';
 import { BatchService } from '../batch/batch.service.js';
 import { PatternService } from '../pattern/pattern.service.js';
@@ -44,22 +44,5 @@ export class FilesController {
     const { plan } = await this.batches.snapshot(id, batch.planVersion);
     const pages = batchSheet({ title: batch.name, orderedBy: batch.customer, plan, units, paper });
     return new StreamableFile(await pdfOf(pages, batch.name));
-  }
-
-  @Get('batches/:id/stick.pdf')
-  @Header('content-type', 'application/pdf')
-  async stick(
-    @Param('id', ParseUUIDPipe) id: string,
-    @Query() { paper, units }: PrintDto,
-  ): Promise<StreamableFile> {
-    const batch = await this.batches.view(id);
-    const { plan } = await this.batches.snapshot(id, batch.planVersion);
-    const { outline, layout } = plan.parts[0];
-    return new StreamableFile(
-      await pdfOf(
-        storyStick({ title: batch.name, outline, layout, units, paper }),
-        `${batch.name}, story stick`,
-      ),
-    );
   }
 }

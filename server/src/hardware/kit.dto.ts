@@ -1,48 +1,39 @@
-import type { GlueKind, Kit } from '@compas/core';
+import type { ClassConstructor } from 'class-transformer';
+import { KIT_KIND_LIST, KIT_KINDS, type Kit, type KitKind } from '@compas/core';
 import { ChoiceField, CoreType, NumberField, ObjectField, TextField } from '../edge/fields.js';
 import { DimensionDto } from '../pattern/dimension.dto.js';
 
-const GLUES: GlueKind[] = ['epoxy', 'cyanoacrylate', 'wood glue', 'foaming'];
-const Length = () => ObjectField(() => DimensionDto);
+const GLUES = ['epoxy', 'cyanoacrylate', 'wood glue', 'foaming'] as const;
 
 class KitBodyDto {
-  @ChoiceField(['tapped-insert', 'self-tapping-stud', 'ferrule']) kind: Kit['kind'];
+  @ChoiceField(KIT_KIND_LIST) kind: KitKind;
   @TextField({ min: 1, max: 80 }) name: string;
   @NumberField({ min: 0, max: 100_000, whole: true }) onHand: number;
   @NumberField({ min: 0, max: 100_000_000, whole: true, optional: true }) cost?: number;
   @NumberField({ min: 0, max: 100_000, whole: true, optional: true }) reorderAt?: number;
 }
 
-class TappedInsertDto extends KitBodyDto {
-  @Length() baseDiameter: DimensionDto;
-  @Length() insertDiameter: DimensionDto;
-  @Length() insertLength: DimensionDto;
-  @TextField({ min: 1, max: 20 }) thread: string;
-  @ChoiceField(GLUES) glue: GlueKind;
+/** The form of one kind: its fields are those of the core's table of kinds, so that neither can fall behind. */
+function formOf(kind: KitKind): ClassConstructor<KitBodyDto> {
+  const { lengths, texts = [], glue } = KIT_KINDS[kind];
+  class OfItsKind extends KitBodyDto {}
+  const field = (key: string, decorate: PropertyDecorator) => decorate(OfItsKind.prototype, key);
+  for (const { key, optional } of lengths)
+    field(
+      key,
+      ObjectField(() => DimensionDto, { optional: optional === true }),
+    );
+  for (const { key, choices } of texts)
+    field(key, choices ? ChoiceField(choices) : TextField({ min: 1, max: 20 }));
+  if (glue) field('glue', ChoiceField(GLUES));
+  return OfItsKind;
 }
 
-class SelfTappingDto extends KitBodyDto {
-  @Length() baseDiameter: DimensionDto;
-  @Length() rootDiameter: DimensionDto;
-  @Length() outsideDiameter: DimensionDto;
-  @Length() studLength: DimensionDto;
-  @TextField({ min: 1, max: 20 }) thread: string;
-}
-
-class FerruleDto extends KitBodyDto {
-  @Length() bore: DimensionDto;
-  @Length() outsideDiameter: DimensionDto;
-  @Length() length: DimensionDto;
-  @Length() tangDiameter: DimensionDto;
-  @Length() tangLength: DimensionDto;
-  @ChoiceField(GLUES) glue: GlueKind;
-}
+const FORMS = Object.fromEntries(KIT_KIND_LIST.map((kind) => [kind, formOf(kind)]));
 
 export class NewKitDto {
   @CoreType('NewKit')
-  @ObjectField(() => KitBodyDto, {
-    kinds: { 'tapped-insert': TappedInsertDto, 'self-tapping-stud': SelfTappingDto, ferrule: FerruleDto },
-  })
+  @ObjectField(() => KitBodyDto, { kinds: FORMS })
   kit: KitBodyDto;
 }
 

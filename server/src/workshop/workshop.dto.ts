@@ -1,15 +1,21 @@
-import type {
-  BitKind,
-  CentreKind,
-  Drive,
-  FinishKind,
-  GaugeKind,
-  GlueKind,
-  SpeedSchool,
-  BatchingSchool,
-  ToolKind,
-  Units,
-  Workshop,
+import {
+  BIT_KINDS,
+  DRILL_MOMENTS,
+  FIXTURE_KINDS,
+  GAUGE_KINDS,
+  type BitKind,
+  type CentreKind,
+  type DrillMoment,
+  type Drive,
+  type FinishKind,
+  type FixtureKind,
+  type GaugeKind,
+  type GlueKind,
+  type SpeedSchool,
+  type BatchingSchool,
+  type ToolKind,
+  type Units,
+  type Workshop,
 } from '@compas/core';
 import { ApiProperty } from '@nestjs/swagger';
 import {
@@ -51,6 +57,8 @@ class LatheDto {
   @NumberField({ min: 50, max: 10_000 }) betweenCentres: number;
   @TextField({ max: 40 }) spindleThread: string;
   @TextField({ max: 40 }) taper: string;
+  @NumberField({ min: 20, max: 3000, optional: true }) overRest?: number;
+  @NumberField({ min: 5, max: 500, optional: true }) quillTravel?: number;
 }
 class CentreDto {
   @Id() id: string;
@@ -65,6 +73,8 @@ class JawsDto {
   @Millimetres(500) gripBest: number;
   @Millimetres(500) gripMost: number;
   @Millimetres(200) depth: number;
+  @NumberField({ min: 0, max: 500, optional: true }) recessLeast?: number;
+  @NumberField({ min: 0, max: 500, optional: true }) recessMost?: number;
 }
 class ChuckDto {
   @Id() id: string;
@@ -80,15 +90,31 @@ class MandrelDto {
 }
 class BitDto {
   @Id() id: string;
-  @ChoiceField(['twist', 'brad point', 'flat-bottomed']) kind: BitKind;
+  @ChoiceField(BIT_KINDS) kind: BitKind;
   @ObjectField(() => DimensionDto) diameter: DimensionDto;
   @Millimetres(2000) length: number;
+  @ObjectField(() => DimensionDto, { optional: true }) pilot?: DimensionDto;
+  @NumberField({ min: 0, max: 2000, optional: true }) pilotLength?: number;
+  @NumberField({ min: 0, max: 100, optional: true }) point?: number;
+}
+class FixtureDto {
+  @Id() id: string;
+  @Name() name: string;
+  @ChoiceField(FIXTURE_KINDS) kind: FixtureKind;
+  @Millimetres(1000) diameter: number;
+  @Millimetres(5000) length: number;
+}
+class CopyingDto {
+  @Millimetres(100) stylus: number;
+  @Millimetres(100) cutter: number;
+  @Millimetres(10) templateKerf: number;
 }
 class GaugeDto {
   @Id() id: string;
   @Name() name: string;
-  @ChoiceField(['slot', 'calliper']) kind: GaugeKind;
+  @ChoiceField(GAUGE_KINDS) kind: GaugeKind;
   @ObjectField(() => DimensionDto, { optional: true }) size?: DimensionDto;
+  @ObjectField(() => DimensionDto, { optional: true }) noGo?: DimensionDto;
 }
 class ToolDto {
   @Id() id: string;
@@ -154,6 +180,7 @@ export class AirDto {
 export class SchoolsDto {
   @ApiProperty() @ChoiceField(['rpm-diameter', 'surface-speed']) speed: SpeedSchool;
   @ApiProperty() @ChoiceField(['by-piece', 'by-operation']) batching: BatchingSchool;
+  @ChoiceField(DRILL_MOMENTS, { optional: true }) drilling?: DrillMoment;
 }
 class WorkshopBodyDto {
   @NumberField({ min: 1, max: 1, whole: true }) schema: 1;
@@ -163,7 +190,7 @@ class WorkshopBodyDto {
   @ListField(() => CentreDto, { max: 60 }) centres: CentreDto[];
   @ListField(() => ChuckDto, { max: 30 }) chucks: ChuckDto[];
   @ListField(() => MandrelDto, { max: 60 }) mandrels: MandrelDto[];
-  @ListField(() => BitDto, { max: 400 }) bits: BitDto[];
+  @ListField(() => BitDto, { max: 600 }) bits: BitDto[];
   @ListField(() => GaugeDto, { max: 200 }) gauges: GaugeDto[];
   @ListField(() => ToolDto, { max: 200 }) tools: ToolDto[];
   @ListField(() => AbrasiveDto, { max: 60 }) abrasives: AbrasiveDto[];
@@ -175,6 +202,8 @@ class WorkshopBodyDto {
   @ListField(() => MaterialDto, { max: 200, optional: true }) materials?: MaterialDto[];
   @ObjectField(() => SawingDto, { optional: true }) sawing?: SawingDto;
   @ObjectField(() => AirDto, { optional: true }) air?: AirDto;
+  @ListField(() => FixtureDto, { max: 200, optional: true }) fixtures?: FixtureDto[];
+  @ObjectField(() => CopyingDto, { optional: true }) copying?: CopyingDto;
   @TextField({ min: 3, max: 3, pattern: /^[A-Z]{3}$/, like: 'EUR', optional: true }) currency?: string;
 }
 

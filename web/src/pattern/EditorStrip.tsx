@@ -9,7 +9,7 @@ import {
 } from '@compas/core';
 import { useCallback, useState } from 'react';
 import { HandleLayer, type HandleMove } from '../strip/HandleLayer.js';
-import { HardwareLayer } from '../strip/layers.js';
+import { HardwareLayer } from '../strip/fittingLayers.js';
 import { AxesLayer, DecorationLayer } from '../strip/partLayers.js';
 import { useFrame } from '../strip/frame.js';
 import { Strip } from '../strip/Strip.js';

@@ -15,6 +15,10 @@ import { changePart, changeTurning, fitKit } from './editing.js';
 import { useEditor, useEditorActions } from './editor.js';
 
 const NO_KIT = 'none';
+const ENDS = [
+  { end: 'reference', words: 'Hardware at the reference end' },
+  { end: 'far', words: 'Hardware at the far end' },
+] as const;
 const USED_BY: { value: UsedBy; label: string }[] = [
   { value: 'anybody', label: 'anybody' },
   { value: 'food', label: 'with food' },
@@ -23,7 +27,8 @@ const USED_BY: { value: UsedBy; label: string }[] = [
 
 interface HardwareFieldsProps {
   kits: Kit[];
-  fitted: FittedHardware | undefined;
+  partId: string;
+  fitted: readonly FittedHardware[];
   mating: number | undefined;
   startDiameter: number;
   materialId: string;
@@ -38,8 +43,9 @@ export function HardwarePanel({ kits, hardware }: { kits: Kit[]; hardware: Plann
   return (
     <HardwareFields
       kits={kits}
-      fitted={body.hardware.find((h) => h.partId === part.id)}
-      mating={hardware?.needs.mating.diameter}
+      fitted={body.hardware}
+      partId={part.id}
+      mating={hardware?.fitted.end === 'reference' ? hardware.needs.mating?.diameter : undefined}
       startDiameter={turning.startDiameter.mm}
       materialId={part.materialId}
       usedBy={body.usedBy}
@@ -51,7 +57,7 @@ export function HardwarePanel({ kits, hardware }: { kits: Kit[]; hardware: Plann
 
 /** Drawn anew only when something it shows has changed: its lists cost more than the whole strip. */
 const HardwareFields = memo(function HardwareFields(props: HardwareFieldsProps) {
-  const { kits, fitted, mating, startDiameter, materialId, usedBy, longest, total } = props;
+  const { kits, partId, fitted, mating, startDiameter, materialId, usedBy, longest, total } = props;
   const materials = useMaterials();
   const { spot, update } = useEditorActions();
   const meets = (diameter: number) =>
@@ -60,16 +66,18 @@ const HardwareFields = memo(function HardwareFields(props: HardwareFieldsProps) 
     );
   return (
     <div className="row" style={{ alignItems: 'flex-end', gap: 18 }}>
-      <label className="column" style={{ gap: 2 }}>
-        Hardware at the {fitted?.end === 'far' ? 'far' : 'reference'} end
-        <Select
-          aria-label="Hardware at the reference end"
-          style={{ width: 250 }}
-          value={fitted?.kitId ?? NO_KIT}
-          onChange={(id) => update((body) => fitKit(body, spot.partId, id === NO_KIT ? null : id))}
-          options={[{ value: NO_KIT, label: 'none' }, ...kits.map((k) => ({ value: k.id, label: k.name }))]}
-        />
-      </label>
+      {ENDS.map(({ end, words }) => (
+        <label key={end} className="column" style={{ gap: 2 }}>
+          {words}
+          <Select
+            aria-label={words}
+            style={{ width: 230 }}
+            value={fitted.find((h) => h.partId === partId && h.end === end)?.kitId ?? NO_KIT}
+            onChange={(id) => update((body) => fitKit(body, partId, end, id === NO_KIT ? null : id))}
+            options={[{ value: NO_KIT, label: 'none' }, ...kits.map((k) => ({ value: k.id, label: k.name }))]}
+          />
+        </label>
+      ))}
       {mating !== undefined && Math.abs(mating - startDiameter) > 1e-6 && (
         <Button onClick={() => meets(mating)}>
           Take its <Length mm={mating} /> and hold it

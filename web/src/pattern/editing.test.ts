@@ -80,12 +80,12 @@ describe('editing', () => {
   });
 
   it('fits a kit once, changes it in place, and takes it away', () => {
-    const fitted = fitKit(stopper(), 'part1', 'a');
+    const fitted = fitKit(stopper(), 'part1', 'reference', 'a');
     expect(fitted.hardware).toEqual([{ id: 'h101', kitId: 'a', partId: 'part1', end: 'reference' }]);
-    expect(fitKit(fitted, 'part1', 'b').hardware).toEqual([
+    expect(fitKit(fitted, 'part1', 'reference', 'b').hardware).toEqual([
       { id: 'h101', kitId: 'b', partId: 'part1', end: 'reference' },
     ]);
-    expect(fitKit(fitted, 'part1', null).hardware).toEqual([]);
+    expect(fitKit(fitted, 'part1', 'reference', null).hardware).toEqual([]);
   });
 
   it('changes holes', () => {
@@ -128,14 +128,14 @@ describe('editing', () => {
   });
 
   it('turned end for end, holes and hardware change ends too', () => {
-    const fitted = fitKit(stopper(), 'part1', 'a');
+    const fitted = fitKit(stopper(), 'part1', 'reference', 'a');
     const mirrored = mirrorPart(fitted, HERE);
     expect(mirrored.hardware[0]?.end).toBe('far');
     expect(outlineOf(mirrored.parts[0].turnings[0]).length).toBeCloseTo(62, 6);
   });
 
   it('adds parts and axes, and takes them away with what hung on them', () => {
-    const { body, spot } = addPart(fitKit(stopper(), 'part1', 'a'));
+    const { body, spot } = addPart(fitKit(stopper(), 'part1', 'reference', 'a'));
     expect(checkPattern(body)).toEqual([]);
     expect(body.parts).toHaveLength(2);
     const second = addTurning(body, spot.partId);

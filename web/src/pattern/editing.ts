@@ -11,6 +11,7 @@ import {
   scaled,
   splitAt,
   type CrossHole,
+  type FittedHardware,
   type Element,
   type ElementKind,
   type Hole,
@@ -257,13 +258,11 @@ export const removeTurning = (body: PatternBody, { partId, turningId }: Spot): P
   });
 
 /** Fits a kit to the reference end of a part, or takes its hardware away. */
-export function fitKit(body: PatternBody, partId: string, kitId: string | null): PatternBody {
-  const others = body.hardware.filter((h) => h.partId !== partId);
+export function fitKit(body: PatternBody, partId: string, end: PartEnd, kitId: string | null): PatternBody {
+  const here = (h: FittedHardware) => h.partId === partId && h.end === end;
+  const others = body.hardware.filter((h) => !here(h));
   if (kitId === null) return { ...body, hardware: others };
-  const fitted = body.hardware.find((h) => h.partId === partId);
-  if (fitted) return { ...body, hardware: [...others, { ...fitted, kitId }] };
-  return withNew(body, 'h', (id, b) => ({
-    ...b,
-    hardware: [...others, { id, kitId, partId, end: 'reference' }],
-  }));
+  const fitted = body.hardware.find(here);
+  if (fitted) return { ...body, hardware: body.hardware.map((h) => (here(h) ? { ...h, kitId } : h)) };
+  return withNew(body, 'h', (id, b) => ({ ...b, hardware: [...others, { id, kitId, partId, end }] }));
 }

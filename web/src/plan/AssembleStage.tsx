@@ -1,17 +1,24 @@
-import { minutesInWords, type PartPlan } from '@compas/core';
+import { minutesInWords, type PartPlan, type PlanInputs, type PlannedHardware } from '@compas/core';
 import { Length, Say } from '../ui/Length.js';
+import type { Choose } from './draft.js';
+import { FittingWays } from './FittingWays.js';
+
+interface AssembleStageProps {
+  part: PartPlan;
+  inputs: PlanInputs;
+  choose?: Choose;
+}
 
 /** What is joined when, with which glue. */
-export function AssembleStage({ part: { hardware, joins } }: { part: PartPlan }) {
+export function AssembleStage({ part, inputs, choose }: AssembleStageProps) {
+  const { hardware, otherHardware = [], joins } = part;
   if (!hardware) return <p className="sheet">This piece carries no hardware.</p>;
-  const { kit, needs } = hardware;
   return (
     <div className="column">
-      <h2>{kit.name}</h2>
-      <p>
-        Meets the wood at <Length mm={needs.mating.diameter} /> ± <Length mm={needs.mating.tolerance} />:{' '}
-        {needs.mating.label}. {needs.mating.transfer} <span className="soft">{kit.onHand} on the shelf.</span>
-      </p>
+      {[hardware, ...otherHardware].map((h) => (
+        <Meets key={h.fitted.id} hardware={h} />
+      ))}
+      <FittingWays part={part} inputs={inputs} choose={choose} />
       {joins.map((join) => (
         <div key={join.id} className="sheet">
           <span className="soft">{join.when}</span>
@@ -29,5 +36,24 @@ export function AssembleStage({ part: { hardware, joins } }: { part: PartPlan })
         </div>
       ))}
     </div>
+  );
+}
+
+function Meets({ hardware: { kit, needs, fitted } }: { hardware: PlannedHardware }) {
+  return (
+    <>
+      <h2>{kit.name}</h2>
+      <p>
+        {needs.mating ? (
+          <>
+            Meets the wood at <Length mm={needs.mating.diameter} /> ± <Length mm={needs.mating.tolerance} />:{' '}
+            {needs.mating.label}. <Say text={needs.mating.transfer} />
+          </>
+        ) : (
+          `Goes in at the ${fitted.end} end; nothing of it meets the outside.`
+        )}{' '}
+        <span className="soft">{kit.onHand} on the shelf.</span>
+      </p>
+    </>
   );
 }

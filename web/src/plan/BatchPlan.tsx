@@ -49,7 +49,7 @@ function Kept({ batch }: { batch: BatchDetail }) {
           </span>
         </>
       }
-      strip={<StageStrip plan={plan} stage={stage} />}
+      strip={<StageStrip plan={plan} stage={stage} workshop={inputs.workshop} />}
       band={
         <>
           <div className="band" style={{ alignItems: 'center' }}>
@@ -84,7 +84,7 @@ function Kept({ batch }: { batch: BatchDetail }) {
         </>
       }
     >
-      <StageWork plan={plan} other={other} stage={stage} batchId={batch.id} />
+      <StageWork plan={plan} other={other} stage={stage} inputs={inputs} batchId={batch.id} />
     </WorkScreen>
   );
 }

@@ -18,7 +18,7 @@ import { Figures } from '../ui/Figures.js';
 import { Findings } from '../ui/Findings.js';
 import { Trouble } from '../ui/Trouble.js';
 import { usePlan } from '../workers/usePlan.js';
-import { draftFrom } from './draft.js';
+import { draftFrom, type Choose } from './draft.js';
 import { OrderBand } from './OrderBand.js';
 import { stageOf } from './stages.js';
 import { StageStrip } from './StageStrip.js';
@@ -86,7 +86,7 @@ function Drafting({ pattern, workshop, kits, bundles }: DraftingProps) {
   const plan = usePlan(inputs);
   const other = usePlan(others);
   if (!plan) return null;
-  const set = (key: string, value: string | null) =>
+  const set: Choose = (key, value) =>
     setSearch(
       (before) => {
         const after = new URLSearchParams(before);
@@ -124,7 +124,7 @@ function Drafting({ pattern, workshop, kits, bundles }: DraftingProps) {
           Plan: <Link to={`/patterns/${pattern.id}`}>{pattern.name}</Link>
         </h1>
       }
-      strip={<StageStrip plan={plan} stage={stage} />}
+      strip={<StageStrip plan={plan} stage={stage} workshop={workshop} />}
       band={
         <>
           <OrderBand
@@ -151,7 +151,7 @@ function Drafting({ pattern, workshop, kits, bundles }: DraftingProps) {
         </>
       }
     >
-      <StageWork plan={plan} other={other} stage={stage} onMount={(kind) => set('mount', kind)} />
+      <StageWork plan={plan} other={other} stage={stage} inputs={inputs} choose={set} />
     </WorkScreen>
   );
 }

@@ -1,119 +1,218 @@
-import type { BoredHole, CrossOperation, PartPlan } from '@compas/core';
+import {
+  bitChanges,
+  bitWords,
+  driftWords,
+  DRILL_MOMENTS,
+  MOMENT_WORDS,
+  SETUP_WORDS,
+  setupsAt,
+  wholeHole,
+  type BoredHole,
+  type CrossOperation,
+  type DrillMoment,
+  type DrillSetup,
+  type PartPlan,
+  type PlanInputs,
+} from '@compas/core';
+import { Select } from 'antd';
 import { Length, Say } from '../ui/Length.js';
+import { withDrillChoice, type Choose } from './draft.js';
+import { FittingWays } from './FittingWays.js';
 
-/** Every hole with its bit, depth, tape, withdrawals and speed, in the order they are drilled. */
-export function DrillStage({ part }: { part: PartPlan }) {
+interface DrillStageProps {
+  part: PartPlan;
+  inputs: PlanInputs;
+  choose?: Choose;
+}
+
+/** Every hole with its bit, depth, tape, withdrawals and speed, in the order that changes bits least. */
+export function DrillStage({ part, inputs, choose }: DrillStageProps) {
   const { crossDrilling = [], drilling } = part;
-  if (drilling.length + crossDrilling.length === 0)
-    return <p className="sheet">Nothing is drilled in this piece.</p>;
+  const all: BoredHole[] = [...crossDrilling, ...drilling];
+  if (all.length === 0)
+    return (
+      <div className="column">
+        <p className="sheet">Nothing is drilled in this piece.</p>
+        <FittingWays part={part} inputs={inputs} choose={choose} />
+      </div>
+    );
   return (
     <div className="column">
-      {crossDrilling.map((operation) => (
-        <Operation key={operation.id} operation={operation} cross={operation} />
-      ))}
-      {part.crossWall && part.crossWall.wall >= 0 && (
-        <p>
-          Least wood left at the cross holes: <Length mm={part.crossWall.wall} />.
-        </p>
-      )}
-      {drilling.map((operation) => (
-        <Operation key={operation.id} operation={operation} />
-      ))}
-      {part.leastWall && (
-        <p>
-          Least wood left round the hole: <Length mm={part.leastWall.wall} />,{' '}
-          <Length mm={part.leastWall.x} /> from the reference end.
-        </p>
-      )}
+      <h2>
+        {all.length} {all.length === 1 ? 'bore' : 'bores'} in each of {part.pieces}, the bit is changed{' '}
+        {bitChanges(all)}×
+      </h2>
+      <FittingWays part={part} inputs={inputs} choose={choose} />
+      <ol className="bores">
+        {crossDrilling.map((o, i) => (
+          <Bore key={o.id} n={i + 1} bore={o} cross={o} inputs={inputs} choose={choose} first />
+        ))}
+        {drilling.map((o, i) => (
+          <Bore
+            key={o.id}
+            n={crossDrilling.length + i + 1}
+            bore={o}
+            inputs={inputs}
+            choose={choose}
+            first={drilling.findIndex((d) => wholeHole(d.id) === wholeHole(o.id)) === i}
+          />
+        ))}
+      </ol>
+      <Walls part={part} />
     </div>
   );
 }
 
 /** What a hole across has beside its bit: where it lies and whether it goes through. */
-type Across = Pick<CrossOperation, 'x' | 'angle' | 'through'>;
+type Across = Pick<CrossOperation, 'x' | 'angle' | 'through' | 'fromEdge'>;
 
-interface OperationProps {
-  operation: BoredHole & { after?: string };
+interface BoreProps {
+  n: number;
+  bore: BoredHole & { after?: string };
   cross?: Across;
+  inputs: PlanInputs;
+  choose?: Choose;
+  /** the first bore of its hole: its moment and set-up are chosen there */
+  first: boolean;
 }
 
-function Operation({ operation: o, cross }: OperationProps) {
+function Bore({ n, bore: o, cross, inputs, choose, first }: BoreProps) {
   return (
-    <div className="sheet">
-      <h2>
-        {o.name}:{' '}
-        {o.bit ? (
-          <>
-            {o.bit.kind} bit, <Length mm={o.bit.diameter.mm} />
-          </>
-        ) : (
-          'no bit'
-        )}
-      </h2>
-      <table className="table">
-        <tbody>
-          {cross && (
-            <tr>
-              <th scope="row">Centre, from the reference end</th>
-              <td className="number">
-                <Length mm={cross.x} />, side {sideOf(cross.angle)}
-                {cross.through && ', through'}
-              </td>
-            </tr>
-          )}
-          <tr>
-            <th scope="row">{cross ? 'From the face to the shoulder' : 'Depth to the shoulder'}</th>
-            <td className="number">
-              <Length mm={o.toShoulder} />
-            </td>
-          </tr>
-          <tr>
-            <th scope="row">Depth to the point</th>
-            <td className="number">
-              <Length mm={o.toPoint} />
-            </td>
-          </tr>
-          <tr>
-            <th scope="row">Tape, from the point</th>
-            <td className="number">
+    <li className="bore">
+      <span className="bore-n">{n}</span>
+      <div>
+        <h3>
+          {o.bit ? <Say text={bitWords(o.bit)} /> : 'no bit'} · {o.name}
+        </h3>
+        <dl className="bore-figures">
+          <div className="lead">
+            <dt>tape, from the point</dt>
+            <dd>
               <Length mm={o.tapeAt} />
-            </td>
-          </tr>
-          <tr>
-            <th scope="row">Speed</th>
-            <td className="number figures">{o.rpm} rpm</td>
-          </tr>
-          <tr>
-            <th scope="row">Withdraw and clear at</th>
-            <td className="number">
-              {o.pecks.length === 0
-                ? 'not needed'
-                : o.pecks.map((p) => (
-                    <span key={p}>
-                      {' '}
-                      <Length mm={p} />
-                    </span>
-                  ))}
-            </td>
-          </tr>
-          <tr>
-            <th scope="row">Lubricant</th>
-            <td className="number">{o.lubricant}</td>
-          </tr>
-        </tbody>
-      </table>
-      <p>
-        <Say text={o.choice.consequence} />
-      </p>
-      {o.after !== undefined && (
+            </dd>
+          </div>
+          <div>
+            <dt>{cross ? 'face to shoulder' : 'to the shoulder'}</dt>
+            <dd>
+              <Length mm={o.toShoulder} />
+            </dd>
+          </div>
+          {cross && (
+            <div>
+              <dt>centre, from the reference end</dt>
+              <dd>
+                <Length mm={cross.x} />
+              </dd>
+            </div>
+          )}
+          {cross?.fromEdge !== undefined && (
+            <div>
+              <dt>from the edge, side {sideOf(cross.angle)}</dt>
+              <dd>
+                <Length mm={cross.fromEdge} />
+              </dd>
+            </div>
+          )}
+          <div>
+            <dt>speed</dt>
+            <dd className="figures">{o.rpm} rpm</dd>
+          </div>
+        </dl>
         <p>
-          <b>
-            <Say text={o.after} />
-          </b>
+          <Say text={o.choice.consequence} /> <span className="soft">{o.order}</span>
+        </p>
+        {o.after !== undefined && (
+          <p>
+            <b>
+              <Say text={o.after} />
+            </b>
+          </p>
+        )}
+        <p className="soft">
+          {o.pecks.length === 0 ? 'In one go, then clear the chips.' : 'Withdraw and clear at '}
+          <Say text={o.pecks.map((p) => `⟦${p}⟧`).join(', ')} />
+          {o.pecks.length > 0 && '.'}
+          {o.lubricant !== 'none' && ` Lubricant: ${o.lubricant}.`}
+          {cross?.through && o.moment === 'square blank' && ' Through, into a board behind.'}
+          {o.drift && (
+            <>
+              {' '}
+              <Say text={driftWords(o.drift)} />
+            </>
+          )}
+        </p>
+        {first && o.moment && o.setup && (
+          <MomentAndSetup bore={o} across={cross !== undefined} inputs={inputs} choose={choose} />
+        )}
+      </div>
+    </li>
+  );
+}
+
+interface MomentProps {
+  bore: BoredHole;
+  across: boolean;
+  inputs: PlanInputs;
+  choose?: Choose;
+}
+
+/** When and with what set-up a hole is drilled; each way says what it risks and leaves. */
+function MomentAndSetup({ bore, across, inputs, choose }: MomentProps) {
+  const { moment = 'square blank', setup = 'drill press' } = bore;
+  const holeId = wholeHole(bore.id);
+  const take = (change: { moment?: DrillMoment; setup?: DrillSetup }) =>
+    choose?.('holes', withDrillChoice(inputs.order.drilling ?? [], { holeId, moment, setup, ...change }));
+  return (
+    <div className="bore-way">
+      {choose ? (
+        <>
+          <Select
+            aria-label={`When to drill: ${bore.name}`}
+            size="small"
+            value={moment}
+            style={{ width: 150 }}
+            onChange={(wanted) => take({ moment: wanted, setup: setupsAt(wanted, across)[0] })}
+            options={DRILL_MOMENTS.map((m) => ({ value: m, label: m }))}
+          />
+          <Select
+            aria-label={`Set-up for: ${bore.name}`}
+            size="small"
+            value={setup}
+            style={{ width: 150 }}
+            onChange={(wanted) => take({ setup: wanted })}
+            options={setupsAt(moment, across).map((s) => ({
+              value: s,
+              label: s === 'drill press' ? s : `bit in the ${s}`,
+            }))}
+          />
+        </>
+      ) : (
+        <b>
+          {moment}, {setup === 'drill press' ? setup : `bit in the ${setup}`}
+        </b>
+      )}
+      <span className="soft">
+        Risk: {MOMENT_WORDS[moment].risk} {SETUP_WORDS[setup].leaves}
+      </span>
+    </div>
+  );
+}
+
+function Walls({ part: { leastWall, crossWall } }: { part: PartPlan }) {
+  return (
+    <>
+      {leastWall && (
+        <p>
+          Least wood left round the hole: <Length mm={leastWall.wall} />, <Length mm={leastWall.x} /> from the
+          reference end.
         </p>
       )}
-      <p className="soft">{o.order}</p>
-    </div>
+      {crossWall && crossWall.wall >= 0 && (
+        <p>
+          Least wood left at the cross holes: <Length mm={crossWall.wall} />.
+        </p>
+      )}
+    </>
   );
 }
 

@@ -1,74 +1,60 @@
-import type { PartPlan } from '@compas/core';
-import { Length, Say } from '../ui/Length.js';
+import { ballOf, type PartPlan, type PlanInputs } from '@compas/core';
+import { Segmented } from 'antd';
+import { useSearchParams } from 'react-router';
+import { BallPanel } from './BallPanel.js';
+import type { Choose } from './draft.js';
+import { GaugePanel } from './GaugePanel.js';
+import { MarkPanel } from './MarkPanel.js';
+import { TemplatePanel } from './TemplatePanel.js';
 
-/** Story stick and sizing cuts, all from one end. */
-export function MarkStage({ part: { layout } }: { part: PartPlan }) {
+interface MarkStageProps {
+  part: PartPlan;
+  inputs: PlanInputs;
+  choose?: Choose;
+  batchId?: string;
+}
+
+const SHEETS = ['marks', 'gauges', 'template', 'ball'] as const;
+export type MarkSheet = (typeof SHEETS)[number];
+
+/** Which of the mark stage's sheets is open: it stands in the address. */
+export function useMarkSheet(): [MarkSheet, (sheet: MarkSheet) => void] {
+  const [search, setSearch] = useSearchParams();
+  const sheet = SHEETS.find((s) => s === search.get('sheet')) ?? 'marks';
+  const open = (wanted: MarkSheet) =>
+    setSearch(
+      (before) => {
+        const after = new URLSearchParams(before);
+        after.set('sheet', wanted);
+        return after;
+      },
+      { replace: true },
+    );
+  return [sheet, open];
+}
+
+/** Story stick, gauges, template, ball marks: all that puts the same line in the same place. */
+export function MarkStage({ part, inputs, choose, batchId }: MarkStageProps) {
+  const [sheet, open] = useMarkSheet();
+  const ball = ballOf(part);
   return (
     <div className="column">
-      <h2>Size {layout.sizing.length} places, marks from the reference end</h2>
-      <table className="table">
-        <thead>
-          <tr>
-            <th>Place</th>
-            <th className="number">From the end</th>
-            <th className="number">Cut to</th>
-            <th className="number">Finished</th>
-            <th className="number">±</th>
-            <th>Gauge</th>
-          </tr>
-        </thead>
-        <tbody>
-          {layout.sizing.map((cut) => (
-            <tr key={cut.id}>
-              <td>{cut.label}</td>
-              <td className="number">
-                <Length mm={cut.x} />
-              </td>
-              <td className="number">
-                <b>
-                  <Length mm={cut.cutTo} />
-                </b>
-              </td>
-              <td className="number">
-                <Length mm={cut.finished} />
-              </td>
-              <td className="number">
-                <Length mm={cut.tolerance} />
-              </td>
-              <td>
-                <Say text={cut.gauge.words} />
-                {cut.transfer && (
-                  <>
-                    <br />
-                    <span style={{ color: '#6f4f0b' }}>{cut.transfer}</span>
-                  </>
-                )}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-      <h2>Story stick</h2>
-      <table className="table">
-        <tbody>
-          {layout.marks.map((mark) => (
-            <tr key={mark.id}>
-              <td className="number" style={{ width: 110 }}>
-                <Length mm={mark.x} />
-              </td>
-              <td>{mark.label}</td>
-              <td className="number">
-                {mark.before !== mark.after && mark.before > 0 && (
-                  <>
-                    <Length mm={mark.before} /> |{' '}
-                  </>
-                )}
-                <Length mm={mark.after} />
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <Segmented
+        aria-label="Sheet"
+        value={sheet}
+        onChange={open}
+        options={[
+          { value: 'marks', label: 'Marks and sizes' },
+          { value: 'gauges', label: 'Gauges' },
+          { value: 'template', label: 'Copying template' },
+          ...(ball === null ? [] : [{ value: 'ball' as const, label: 'Ball' }]),
+        ]}
+        style={{ alignSelf: 'flex-start' }}
+      />
+      {sheet === 'marks' && <MarkPanel part={part} choose={choose} batchId={batchId} />}
+      {sheet === 'gauges' && <GaugePanel part={part} workshop={inputs.workshop} batchId={batchId} />}
+      {sheet === 'template' && <TemplatePanel part={part} workshop={inputs.workshop} batchId={batchId} />}
+      {sheet === 'ball' && ball !== null && <BallPanel diameter={ball} batchId={batchId} />}
     </div>
   );
 }

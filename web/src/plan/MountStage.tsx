@@ -1,28 +1,111 @@
-import type { Mount, MountKind, PartPlan } from '@compas/core';
-import { Length } from '../ui/Length.js';
+import {
+  centringOf,
+  SENSIBLE_WAYS,
+  STOCK_FORMS,
+  type Mount,
+  type PartPlan,
+  type PlanInputs,
+} from '@compas/core';
+import { Segmented } from 'antd';
+import { useState } from 'react';
+import { Length, Say } from '../ui/Length.js';
+import type { Choose } from './draft.js';
+import { StackBar } from './StackBar.js';
 
-/** The sensible ways to hold the work; one is chosen. */
-export function MountStage({ part, onMount }: { part: PartPlan; onMount?: (kind: MountKind) => void }) {
+interface MountStageProps {
+  part: PartPlan;
+  inputs: PlanInputs;
+  choose?: Choose;
+}
+
+/** The sensible ways to hold the work; one is chosen. Then what must be on the lathe, and how the centre is found. */
+export function MountStage({ part, inputs, choose }: MountStageProps) {
+  const { mount, mounts } = part;
+  const [all, setAll] = useState(mounts.findIndex((m) => m.kind === mount.kind) >= SENSIBLE_WAYS);
+  const shown = all ? mounts : mounts.slice(0, SENSIBLE_WAYS);
   return (
     <div className="column">
-      <h2>Held {part.mount.label.toLowerCase()}</h2>
-      <div className="ways" role={onMount ? 'radiogroup' : undefined} aria-label="Ways to hold the work">
-        {part.mounts.map((mount) => (
+      <h2>Held {mount.label.charAt(0).toLowerCase() + mount.label.slice(1)}</h2>
+      <StackBar part={part} room={inputs.workshop.lathe.betweenCentres} />
+      <div className="ways" role={choose ? 'radiogroup' : undefined} aria-label="Ways to hold the work">
+        {shown.map((way) => (
           <Way
-            key={mount.kind}
-            mount={mount}
-            chosen={mount.kind === part.mount.kind}
-            onChoose={onMount && (() => onMount(mount.kind))}
+            key={way.kind}
+            mount={way}
+            chosen={way.kind === mount.kind}
+            onChoose={choose && (() => choose('mount', way.kind))}
           />
         ))}
       </div>
-      {part.mount.tenon && (
-        <p>
-          Tenon on the waste: <Length mm={part.mount.tenon.diameter} /> across,{' '}
-          <Length mm={part.mount.tenon.length} /> long, its shoulder square and hard against the jaws.
-        </p>
+      {mounts.length > SENSIBLE_WAYS && (
+        <button type="button" className="more" aria-expanded={all} onClick={() => setAll(!all)}>
+          {all ? 'Only the sensible ones' : `${mounts.length - SENSIBLE_WAYS} other ways, less fitting`}
+        </button>
       )}
+      <State mount={mount} />
+      <CentringPanel part={part} inputs={inputs} choose={choose} />
     </div>
+  );
+}
+
+/** What must stand on the lathe before the first cut, and what changes on the way. */
+function State({ mount }: { mount: Mount }) {
+  return (
+    <section>
+      <h2>On the lathe</h2>
+      <ul className="state">
+        <li>
+          <Say text={`Headstock: ${mount.headstock}.`} />
+        </li>
+        <li>Tailstock: {mount.tailstock ?? 'not used'}; away for the last cuts at its end.</li>
+        {mount.fixtures?.map((fixture) => (
+          <li key={fixture}>
+            <Say text={`${fixture.charAt(0).toUpperCase()}${fixture.slice(1)}.`} />
+          </li>
+        ))}
+        {mount.tenon && (
+          <li>
+            Tenon on the waste: <Length mm={mount.tenon.diameter} /> across,{' '}
+            <Length mm={mount.tenon.length} /> long, its shoulder square and hard against the jaws.
+          </li>
+        )}
+        {mount.reversal && (
+          <li>
+            Other end: <Say text={mount.reversal} />
+          </li>
+        )}
+      </ul>
+    </section>
+  );
+}
+
+/** What the stock is, and how the centre of its ends is found then. */
+function CentringPanel({ part, inputs, choose }: MountStageProps) {
+  const form = inputs.order.stockForm ?? 'square';
+  const centring = part.centring ?? centringOf(form, part.blank.section);
+  return (
+    <section>
+      <h2>Centres of {form} stock</h2>
+      {choose && (
+        <Segmented
+          aria-label="Form of the stock"
+          value={form}
+          onChange={(wanted) => choose('form', wanted === 'square' ? null : wanted)}
+          options={[...STOCK_FORMS]}
+          style={{ margin: '6px 0 8px' }}
+        />
+      )}
+      {centring.words.map((words) => (
+        <p key={words}>
+          <Say text={words} />
+        </p>
+      ))}
+      <p className="soft">
+        Usually right to <Length mm={centring.error} />; the workshop allows for{' '}
+        <Length mm={inputs.workshop.allowances.centring} />
+        {centring.error > inputs.workshop.allowances.centring && ': take the blank that much larger'}.
+      </p>
+    </section>
   );
 }
 
@@ -31,15 +114,17 @@ function Way({ mount, chosen, onChoose }: { mount: Mount; chosen: boolean; onCho
     <>
       <b>{mount.label}</b>
       <br />
-      {mount.why}
+      <Say text={mount.why} />
       <br />
       <span className="soft">
-        Headstock: {mount.headstock}. Tailstock: {mount.tailstock ?? 'not used'}.
+        <Say text={`Headstock: ${mount.headstock}. Tailstock: ${mount.tailstock ?? 'not used'}.`} />
       </span>
       {mount.missing.length > 0 && (
         <>
           <br />
-          <span style={{ color: '#a3211b' }}>■ Missing: {mount.missing.join(', ')}.</span>
+          <span style={{ color: '#a3211b' }}>
+            ■ Missing: <Say text={mount.missing.join(', ')} />.
+          </span>
         </>
       )}
     </>

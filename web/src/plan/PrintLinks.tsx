@@ -1,27 +1,22 @@
-import type { Paper } from '@compas/core';
-import { Segmented } from 'antd';
-import { useState } from 'react';
 import { useUnits } from '../ui/units.js';
+import { PaperChoice, printAddress, usePaper } from './Paper.js';
 
 /** Batch sheet and story stick as PDF, on the paper at hand. */
 export function PrintLinks({ batchId }: { batchId: string }) {
   const { units } = useUnits();
-  const [paper, setPaper] = useState<Paper>('A4');
-  const address = (file: string) => `/api/batches/${batchId}/${file}.pdf?paper=${paper}&units=${units}`;
+  const [paper] = usePaper();
   return (
     <span className="row">
       Print on
-      <Segmented
-        aria-label="Paper"
-        size="small"
-        value={paper}
-        onChange={setPaper}
-        options={['A4', 'Letter']}
-      />
-      <a href={address('sheet')} target="_blank" rel="noreferrer">
+      <PaperChoice />
+      <a
+        href={`/api/batches/${batchId}/sheet.pdf?paper=${paper}&units=${units}`}
+        target="_blank"
+        rel="noreferrer"
+      >
         Batch sheet
       </a>
-      <a href={address('stick')} target="_blank" rel="noreferrer">
+      <a href={printAddress(batchId, 'stick', paper, 'pdf')} target="_blank" rel="noreferrer">
         Story stick 1:1
       </a>
     </span>

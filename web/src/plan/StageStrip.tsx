@@ -1,24 +1,21 @@
-import type { Plan, Stage } from '@compas/core';
-import {
-  BlankLayer,
-  CutLayer,
-  DrillLayer,
-  FinishLayer,
-  HardwareLayer,
-  MarkLayer,
-  MountLayer,
-} from '../strip/layers.js';
+import type { PartPlan, Plan, Stage, Workshop } from '@compas/core';
+import { DrillLayer, HardwareLayer, MountLayer, TemplateLayer } from '../strip/fittingLayers.js';
+import { BlankLayer, CutLayer, FinishLayer, MarkLayer } from '../strip/layers.js';
 import { Strip } from '../strip/Strip.js';
+import { useMarkSheet } from './MarkStage.js';
+import { useTemplate } from './useTemplate.js';
 
 /** The strip with the layer of a stage. */
 export function StageStrip({
   plan,
   stage,
+  workshop,
   selected,
   onSelect,
 }: {
   plan: Plan;
   stage: Stage;
+  workshop: Workshop;
   selected?: string | null;
   onSelect?: (id: string) => void;
 }) {
@@ -44,14 +41,26 @@ export function StageStrip({
       onSelect={onSelect}
       behind={blankShown ? <BlankLayer blank={blank} /> : null}
     >
-      {part.hardware && (stage === 'assemble' || stage === 'pattern' || stage === 'time') && (
-        <HardwareLayer hardware={part.hardware} />
-      )}
-      {stage === 'drill' && <DrillLayer operations={part.drilling} />}
+      {(stage === 'assemble' || stage === 'pattern' || stage === 'time') &&
+        [part.hardware, ...(part.otherHardware ?? [])].map(
+          (h) => h && <HardwareLayer key={h.fitted.id} hardware={h} />,
+        )}
+      {stage === 'drill' && <DrillLayer part={part} />}
       {stage === 'mount' && <MountLayer mount={mount} />}
-      {stage === 'mark' && <MarkLayer layout={part.layout} />}
+      {stage === 'mark' && <MarkSheetLayer part={part} workshop={workshop} />}
       {stage === 'turn' && <CutLayer cuts={part.cuts} />}
       {stage === 'surface' && <FinishLayer />}
     </Strip>
   );
+}
+
+/** Marks and sizes, or the template when its sheet is open. */
+function MarkSheetLayer({ part, workshop }: { part: PartPlan; workshop: Workshop }) {
+  const [sheet] = useMarkSheet();
+  if (sheet === 'template') return <TemplateSheetLayer part={part} workshop={workshop} />;
+  return <MarkLayer layout={part.layout} />;
+}
+
+function TemplateSheetLayer({ part, workshop }: { part: PartPlan; workshop: Workshop }) {
+  return <TemplateLayer part={part} template={useTemplate(part.outline, workshop)} />;
 }

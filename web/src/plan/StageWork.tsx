@@ -1,6 +1,7 @@
-import type { MountKind, PartPlan, Plan, Stage } from '@compas/core';
+import type { PartPlan, Plan, PlanInputs, Stage } from '@compas/core';
 import { Say } from '../ui/Length.js';
 import { AssembleStage } from './AssembleStage.js';
+import type { Choose } from './draft.js';
 import { DrillStage } from './DrillStage.js';
 import { MarkStage } from './MarkStage.js';
 import { MountStage } from './MountStage.js';
@@ -14,7 +15,10 @@ interface StageWorkProps {
   /** the same with the other schools, to compare with */
   other: Plan | null;
   stage: Stage;
-  onMount?: (kind: MountKind) => void;
+  /** what the plan was made of */
+  inputs: PlanInputs;
+  /** changes a choice while the plan is in the making */
+  choose?: Choose;
   /** the batch whose plan this is, when it was kept */
   batchId?: string;
 }
@@ -30,20 +34,20 @@ export function StageWork(props: StageWorkProps) {
   );
 }
 
-function Work({ plan, other, part, stage, onMount, batchId }: StageWorkProps & { part: PartPlan }) {
+function Work({ plan, other, part, stage, inputs, choose, batchId }: StageWorkProps & { part: PartPlan }) {
   switch (stage) {
     case 'drill':
-      return <DrillStage part={part} />;
+      return <DrillStage part={part} inputs={inputs} choose={choose} />;
     case 'mount':
-      return <MountStage part={part} onMount={onMount} />;
+      return <MountStage part={part} inputs={inputs} choose={choose} />;
     case 'mark':
-      return <MarkStage part={part} />;
+      return <MarkStage part={part} inputs={inputs} choose={choose} batchId={batchId} />;
     case 'turn':
       return <TurnStage plan={plan} other={other} />;
     case 'surface':
       return <SurfaceStage part={part} />;
     case 'assemble':
-      return <AssembleStage part={part} />;
+      return <AssembleStage part={part} inputs={inputs} choose={choose} />;
     case 'time':
       return <TimeStage plan={plan} />;
     default:

@@ -1,5 +1,5 @@
 import { newWorkshop, STARTING_FORMS } from '@compas/core';
-import { draftFrom } from './draft.js';
+import { draftFrom, drillChoices, withDrillChoice } from './draft.js';
 
 const pattern = STARTING_FORMS[0].body({}, 'maple');
 const workshop = {
@@ -61,5 +61,39 @@ describe('a draft read from the address', () => {
       materialId: 'maple',
       mount: null,
     });
+  });
+});
+
+describe('choices for single holes', () => {
+  const bored = { holeId: 'kit:reference', moment: 'after rounding' as const, setup: 'tailstock' as const };
+
+  it('come back from the address as they went in, one for each hole', () => {
+    const text = withDrillChoice([{ holeId: 'cord', moment: 'after parting' }, bored], {
+      ...bored,
+      setup: 'headstock',
+    });
+    expect(drillChoices(text)).toEqual([
+      { holeId: 'cord', moment: 'after parting' },
+      { ...bored, setup: 'headstock' },
+    ]);
+  });
+
+  it('that nobody knows are left out', () => {
+    expect(drillChoices('x!at noon!by hand;y!after shaping!')).toEqual([
+      { holeId: 'y', moment: 'after shaping' },
+    ]);
+    expect(drillChoices(null)).toEqual([]);
+  });
+
+  it('stand in the order with the way of fitting, the form of the stock and the datum', () => {
+    const { order } = draft('fit=glued&form=round&datum=e3.end&holes=h!after%20shaping!tailstock&mount=dowel');
+    expect(order).toMatchObject({
+      fitting: 'glued',
+      stockForm: 'round',
+      datum: 'e3.end',
+      drilling: [{ holeId: 'h', moment: 'after shaping', setup: 'tailstock' }],
+      mount: 'dowel',
+    });
+    expect(draft('fit=nailed&form=wet').order).not.toHaveProperty('fitting');
   });
 });

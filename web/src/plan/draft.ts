@@ -1,7 +1,12 @@
 import {
+  DRILL_MOMENTS,
+  DRILL_SETUPS,
+  FITTING_WAYS,
   materialById,
+  MOUNT_KINDS,
   nextWholeHour,
-  type MountKind,
+  STOCK_FORMS,
+  type DrillChoice,
   type PatternBody,
   type PlanOrder,
   type Schools,
@@ -16,7 +21,9 @@ export interface Draft {
   customer: string;
 }
 
-const MOUNTS: MountKind[] = ['mandrel', 'between centres', 'chuck'];
+/** Puts one choice of a plan into its address; null takes it out. */
+export type Choose = (key: string, value: string | null) => void;
+
 const USUAL_PIECES = 12;
 export const NO_FINISH = 'none';
 
@@ -45,7 +52,8 @@ export function draftFrom(
       finishId:
         finish === NO_FINISH ? null : (workshop.finishes.find((f) => f.id === finish)?.id ?? usualFinish),
       perBlank: whole(search.get('per'), 1, 50),
-      mount: MOUNTS.find((m) => m === search.get('mount')) ?? null,
+      mount: MOUNT_KINDS.find((m) => m === search.get('mount')) ?? null,
+      ...fittingOf(search),
     },
     schools: {
       speed:
@@ -60,8 +68,45 @@ export function draftFrom(
           : search.get('by') === 'operation'
             ? 'by-operation'
             : workshop.schools.batching,
+      ...(workshop.schools.drilling === undefined ? {} : { drilling: workshop.schools.drilling }),
     },
   };
+}
+
+/** How hardware is fitted, holes drilled, stock centred and marks measured, as far as it was chosen. */
+function fittingOf(search: URLSearchParams): Partial<PlanOrder> {
+  const fitting = FITTING_WAYS.find((w) => w === search.get('fit'));
+  const stockForm = STOCK_FORMS.find((f) => f === search.get('form'));
+  const drilling = drillChoices(search.get('holes'));
+  const datum = search.get('datum');
+  return {
+    ...(fitting ? { fitting } : {}),
+    ...(stockForm ? { stockForm } : {}),
+    ...(drilling.length > 0 ? { drilling } : {}),
+    ...(datum === null ? {} : { datum }),
+  };
+}
+
+/** Choices for single holes in an address: hole!moment!set-up, one after another. */
+const HOLES = ';';
+const WITHIN = '!';
+
+export function drillChoices(text: string | null): DrillChoice[] {
+  return (text ?? '').split(HOLES).flatMap((one) => {
+    const [holeId = '', when, how] = one.split(WITHIN);
+    const moment = DRILL_MOMENTS.find((m) => m === when);
+    const setup = DRILL_SETUPS.find((s) => s === how);
+    if (holeId === '' || (!moment && !setup)) return [];
+    return [{ holeId, ...(moment ? { moment } : {}), ...(setup ? { setup } : {}) }];
+  });
+}
+
+/** The same choices with one hole's changed, for the address. */
+export function withDrillChoice(choices: readonly DrillChoice[], changed: DrillChoice): string {
+  const others = choices.filter((c) => c.holeId !== changed.holeId);
+  return [...others, changed]
+    .map(({ holeId, moment = '', setup = '' }) => [holeId, moment, setup].join(WITHIN))
+    .join(HOLES);
 }
 
 /** The bundle on the drying shelf that was chosen. */

@@ -72,8 +72,17 @@ export function StepWork(props: StepWorkProps) {
           <h1>{step.title}</h1>
           <p className="run-setup">
             {step.setup.place}
-            {step.setup.holding !== step.setup.place && `, ${step.setup.holding.toLowerCase()}`}
+            {step.setup.holding !== step.setup.place && (
+              <>
+                , <Say text={step.setup.holding.toLowerCase()} />
+              </>
+            )}
             {step.setup.place === 'lathe' && `, tailstock ${step.setup.tailstock}`}
+            {step.setup.fixtures?.map((fixture) => (
+              <span key={fixture}>
+                , <Say text={fixture} />
+              </span>
+            ))}
             {step.speed !== null && (
               <>
                 {' '}

@@ -43,5 +43,5 @@ function hardwareFigure(step: Step, { hardware }: PartPlan): KeyFigure | null {
   const { kit, needs } = hardware;
   if (step.id === 'fit' && kit.kind === 'ferrule')
     return { label: 'outside of the ferrule', mm: kit.outsideDiameter.mm };
-  return { label: needs.mating.label, mm: needs.mating.diameter };
+  return needs.mating ? { label: needs.mating.label, mm: needs.mating.diameter } : null;
 }

@@ -1,13 +1,4 @@
-import type {
-  DrillOperation,
-  Layout,
-  Mount,
-  PlannedHardware,
-  Blank,
-  Cut,
-  Step,
-  TwinsVerdict,
-} from '@compas/core';
+import type { Layout, Blank, Cut, Step, TwinsVerdict } from '@compas/core';
 import { useId } from 'react';
 import { formatLength } from '@compas/core';
 import { useUnits } from '../ui/units.js';
@@ -39,106 +30,6 @@ export function BlankLayer({ blank }: { blank: Blank }) {
   );
 }
 
-/** Bits as they stand in their holes, with the tape where the drilling stops. */
-export function DrillLayer({ operations }: { operations: readonly DrillOperation[] }) {
-  const frame = useFrame();
-  return operations.map((o) => {
-    const outward = o.hole.from === 'reference' ? -1 : 1;
-    const mouth = o.hole.from === 'reference' ? 0 : frame.length;
-    const point = frame.at(mouth - outward * o.toPoint);
-    const tape = frame.at(mouth);
-    const direction = Math.sign(tape - point) || 1;
-    const radius = ((o.bit?.diameter.mm ?? o.hole.steps[0]?.diameter.mm ?? 4) / 2) * frame.scale;
-    const end = tape + direction * 46;
-    return (
-      <g key={o.id}>
-        <path
-          d={`M${end},${frame.axis} V${frame.axis + radius - 2} H${frame.at(mouth - outward * o.toShoulder)} L${point},${frame.axis} Z`}
-          className="bit"
-        />
-        <rect
-          x={tape + (direction > 0 ? 0 : -9)}
-          y={frame.axis - radius - 3}
-          width={9}
-          height={2 * radius + 6}
-          className="tape"
-        />
-        <text
-          x={tape + direction * 14}
-          y={frame.axis - radius - 8}
-          textAnchor={direction > 0 ? 'start' : 'end'}
-          className="layer-word"
-        >
-          tape
-        </text>
-      </g>
-    );
-  });
-}
-
-/** Hardware in brass: insert, stud or ferrule where it sits. */
-export function HardwareLayer({ hardware }: { hardware: PlannedHardware }) {
-  const frame = useFrame();
-  const { kit, fitted } = hardware;
-  const inward = fitted.end === 'reference' ? 1 : -1;
-  const mouth = fitted.end === 'reference' ? 0 : frame.length;
-  const band = (from: number, to: number, diameter: number, key: string, lower = false) => {
-    const a = frame.at(mouth + inward * from);
-    const b = frame.at(mouth + inward * to);
-    const half = (diameter / 2) * frame.scale;
-    return (
-      <rect
-        key={key}
-        x={Math.min(a, b)}
-        y={lower ? frame.axis : frame.axis - half}
-        width={Math.abs(b - a)}
-        height={lower ? half : 2 * half}
-        className="brass"
-      />
-    );
-  };
-  switch (kit.kind) {
-    case 'tapped-insert':
-      return [
-        band(0, kit.insertLength.mm, kit.insertDiameter.mm, 'insert', true),
-        band(-3, 0, kit.baseDiameter.mm, 'base'),
-      ];
-    case 'self-tapping-stud':
-      return [
-        band(0, kit.studLength.mm, kit.outsideDiameter.mm, 'stud', true),
-        band(-3, 0, kit.baseDiameter.mm, 'base'),
-      ];
-    case 'ferrule':
-      return [band(0, kit.length.mm, kit.outsideDiameter.mm, 'ferrule')];
-  }
-}
-
-/** What holds the work: headstock left, tailstock right. */
-export function MountLayer({ mount }: { mount: Mount }) {
-  const frame = useFrame();
-  const left = Math.min(frame.at(0), frame.at(frame.length)) - frame.before * frame.scale;
-  const right = Math.max(frame.at(0), frame.at(frame.length)) + frame.after * frame.scale;
-  const y = frame.axis;
-  return (
-    <g>
-      <rect x={left - 56} y={y - 24} width={34} height={48} rx={3} className="iron" />
-      <rect
-        x={left - 22}
-        y={y - (mount.kind === 'chuck' ? 18 : 7)}
-        width={22}
-        height={mount.kind === 'chuck' ? 36 : 14}
-        className={mount.kind === 'mandrel' ? 'brass' : 'iron'}
-      />
-      {mount.tailstock !== null && (
-        <>
-          <path d={`M${right},${y} l18,-9 v18 Z`} className="iron" />
-          <rect x={right + 18} y={y - 17} width={34} height={34} rx={3} className="iron" />
-        </>
-      )}
-    </g>
-  );
-}
-
 /** Lines of the story stick with the diameters to cut to. */
 export function MarkLayer({ layout }: { layout: Layout }) {
   const frame = useFrame();
@@ -147,7 +38,13 @@ export function MarkLayer({ layout }: { layout: Layout }) {
     <g>
       {layout.marks.map((mark) => (
         <g key={mark.id}>
-          <line x1={frame.at(mark.x)} x2={frame.at(mark.x)} y1={20} y2={frame.height - 26} className="mark" />
+          <line
+            x1={frame.at(mark.x)}
+            x2={frame.at(mark.x)}
+            y1={20}
+            y2={frame.height - 26}
+            className={mark.id === layout.datum?.id ? 'mark datum' : 'mark'}
+          />
           <path d={`M${frame.at(mark.x)},${frame.height - 26} l-4,-7 h8 Z`} className="notch" />
         </g>
       ))}

@@ -1,4 +1,13 @@
-import { checkPlausible, dim, editText, parseLength, type Dimension, type MustFit } from '@compas/core';
+import {
+  checkPlausible,
+  dim,
+  editText,
+  parseLength,
+  type Dimension,
+  type MustFit,
+  type ParsedLength,
+  type Units,
+} from '@compas/core';
 import { useId, useState, type KeyboardEvent } from 'react';
 import { Say } from './Length.js';
 import { STEP } from './lengthStep.js';
@@ -12,10 +21,20 @@ interface LengthInputProps {
   fit?: MustFit;
   showLabel?: boolean;
   disabled?: boolean;
+  /** how it is read, where more than lengths can be typed, such as the number of a bit */
+  read?: (text: string, units: Units) => ParsedLength;
 }
 
 /** A length as people type it. Nonsense stays in the field with a sentence; nothing is lost. */
-export function LengthInput({ label, value, onChange, fit, showLabel = false, disabled }: LengthInputProps) {
+export function LengthInput({
+  label,
+  value,
+  onChange,
+  fit,
+  showLabel = false,
+  disabled,
+  read = parseLength,
+}: LengthInputProps) {
   const { units } = useUnits();
   const [draft, setDraft] = useState<string | null>(null);
   const [why, setWhy] = useState<string | null>(null);
@@ -24,7 +43,7 @@ export function LengthInput({ label, value, onChange, fit, showLabel = false, di
 
   const take = () => {
     if (draft === null) return;
-    const parsed = parseLength(draft, units);
+    const parsed = read(draft, units);
     if (!parsed.ok) return setWhy(parsed.why);
     setDraft(null);
     setWhy(null);
@@ -53,7 +72,7 @@ export function LengthInput({ label, value, onChange, fit, showLabel = false, di
         aria-invalid={why !== null}
         aria-describedby={why !== null ? `${id}-why` : undefined}
         disabled={disabled}
-        value={draft ?? editText(value, units)}
+        value={draft ?? editText(value, units, read)}
         onChange={(event) => setDraft(event.target.value)}
         onFocus={(event) => event.target.select()}
         onBlur={take}

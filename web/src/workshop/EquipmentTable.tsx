@@ -1,4 +1,4 @@
-import type { Dimension } from '@compas/core';
+import { bitSize, type Dimension } from '@compas/core';
 import { Button, Input, InputNumber, Select } from 'antd';
 import { randomId } from '../run/eventQueue.js';
 import { LengthInput } from '../ui/LengthInput.js';
@@ -88,9 +88,13 @@ function Cell<T extends { id: string }>({ item, column, label, onChange }: CellP
       );
     case 'length':
       return <LengthInput label={label} value={{ mm: Number(value ?? 0) }} onChange={({ mm }) => set(mm)} />;
+    case 'bit size':
+      return <LengthInput label={label} value={value as Dimension} onChange={set} read={bitSize} />;
+    case 'optional length':
+      return <OptionalLength label={label} value={value as number | undefined} onChange={set} />;
     case 'dimension':
       return value === undefined ? (
-        <Button size="small" onClick={() => set({ mm: 20 })}>
+        <Button size="small" aria-label={`Set ${label}`} onClick={() => set({ mm: 20 })}>
           set
         </Button>
       ) : (
@@ -119,4 +123,30 @@ function Cell<T extends { id: string }>({ item, column, label, onChange }: CellP
         />
       );
   }
+}
+
+/** A length that need not be given: measured when it is known. */
+function OptionalLength({
+  label,
+  value,
+  onChange,
+}: {
+  label: string;
+  value: number | undefined;
+  onChange: (mm: number | undefined) => void;
+}) {
+  if (value === undefined)
+    return (
+      <Button size="small" aria-label={`Set ${label}`} onClick={() => onChange(0)}>
+        set
+      </Button>
+    );
+  return (
+    <span className="row" style={{ gap: 0, flexWrap: 'nowrap' }}>
+      <LengthInput label={label} value={{ mm: value }} onChange={({ mm }) => onChange(mm)} />
+      <Button type="text" size="small" aria-label={`Take away: ${label}`} onClick={() => onChange(undefined)}>
+        ✕
+      </Button>
+    </span>
+  );
 }

@@ -1,4 +1,4 @@
-import type { Allowances, Workshop } from '@compas/core';
+import { DRILL_MOMENTS, type Allowances, type Workshop } from '@compas/core';
 import { Button, Input, InputNumber, Select, TimePicker } from 'antd';
 import dayjs from 'dayjs';
 import { LengthInput } from '../ui/LengthInput.js';
@@ -63,6 +63,19 @@ export function HabitsSection({ workshop, onChange }: SectionProps) {
               { value: 'by-operation', label: 'by operation' },
               { value: 'by-piece', label: 'piece by piece' },
             ]}
+          />
+        </label>
+        <label>
+          Holes are drilled
+          <Select
+            aria-label="Holes are drilled"
+            value={schools.drilling ?? 'square blank'}
+            style={{ width: 180 }}
+            onChange={(drilling) => onChange({ ...workshop, schools: { ...schools, drilling } })}
+            options={DRILL_MOMENTS.map((m) => ({
+              value: m,
+              label: m === 'square blank' ? 'in the square blank' : m,
+            }))}
           />
         </label>
         {(['low', 'high'] as const).map((end) => (

@@ -1,92 +1,29 @@
-import type { Dimension, Kit, MustFit, NewKit } from '@compas/core';
+import {
+  freshKit,
+  KIT_KIND_LIST,
+  KIT_KINDS,
+  kitFit,
+  type Dimension,
+  type Kit,
+  type KitKind,
+  type KitLength,
+  type KitWord,
+  type NewKit,
+  type Workshop,
+} from '@compas/core';
 import { useQuery } from '@tanstack/react-query';
 import { Button, Input, InputNumber, Select } from 'antd';
 import { useState } from 'react';
 import { kitsQuery, removeKit, saveKit, useChange } from '../api/queries.js';
 import { LengthInput } from '../ui/LengthInput.js';
 import { Trouble } from '../ui/Trouble.js';
-
-const KIND_WORDS: Record<Kit['kind'], string> = {
-  'tapped-insert': 'stopper base with a tapped insert',
-  'self-tapping-stud': 'stopper base with a self-tapping stud',
-  ferrule: 'ferrule and tang',
-};
-
-const FRESH: Record<Kit['kind'], NewKit> = {
-  'tapped-insert': {
-    kind: 'tapped-insert',
-    name: 'Stopper base',
-    onHand: 0,
-    baseDiameter: { mm: 32 },
-    insertDiameter: { mm: 11.5 },
-    insertLength: { mm: 20 },
-    thread: 'M8',
-    glue: 'epoxy',
-  },
-  'self-tapping-stud': {
-    kind: 'self-tapping-stud',
-    name: 'Stopper base',
-    onHand: 0,
-    baseDiameter: { mm: 30 },
-    rootDiameter: { mm: 6 },
-    outsideDiameter: { mm: 8 },
-    studLength: { mm: 16 },
-    thread: 'stud 8',
-  },
-  ferrule: {
-    kind: 'ferrule',
-    name: 'Ferrule',
-    onHand: 0,
-    bore: { mm: 20 },
-    outsideDiameter: { mm: 22 },
-    length: { mm: 18 },
-    tangDiameter: { mm: 8 },
-    tangLength: { mm: 45 },
-    glue: 'epoxy',
-  },
-};
-
-/** Lengths of each kind, which faces to measure, and what each must fit. */
-const LENGTHS: { key: string; label: string; fit?: (kit: NewKit) => MustFit }[] = [
-  { key: 'baseDiameter', label: 'Base, where wood meets it' },
-  {
-    key: 'insertDiameter',
-    label: 'Body of the insert, not its flange',
-    fit: (k) => within('the base', 2, 'baseDiameter' in k ? k.baseDiameter.mm : 60),
-  },
-  { key: 'insertLength', label: 'Length of the insert' },
-  {
-    key: 'rootDiameter',
-    label: 'Root between the threads',
-    fit: (k) => within('the base', 1, 'baseDiameter' in k ? k.baseDiameter.mm : 60),
-  },
-  { key: 'bore', label: 'Inside of the ferrule' },
-  {
-    key: 'outsideDiameter',
-    label: 'Outside',
-    fit: (k) =>
-      within(
-        k.kind === 'ferrule' ? 'a ferrule' : 'the base',
-        1,
-        'baseDiameter' in k ? k.baseDiameter.mm : 80,
-      ),
-  },
-  { key: 'length', label: 'Length of the ferrule' },
-  { key: 'studLength', label: 'Stud, tip to base' },
-  {
-    key: 'tangDiameter',
-    label: 'Tang, across',
-    fit: (k) => within('the ferrule', 1, 'bore' in k ? k.bore.mm : 60),
-  },
-  { key: 'tangLength', label: 'Tang, length' },
-];
-
-const within = (what: string, minMm: number, maxMm: number): MustFit => ({ what, minMm, maxMm });
+import { KitAsks } from './KitAsks.js';
 
 /** The kit list: hardware of the workshop's own kinds, measured with a calliper. */
-export function KitsSection() {
+export function KitsSection({ workshop }: { workshop: Workshop }) {
   const kits = useQuery(kitsQuery);
   const [adding, setAdding] = useState<NewKit | null>(null);
+  const [open, setOpen] = useState<string | null>(null);
   return (
     <section className="equipment column">
       <div className="row spread">
@@ -95,17 +32,36 @@ export function KitsSection() {
           aria-label="Add a kit"
           placeholder="+ add a kit"
           value={null}
-          style={{ width: 290 }}
-          onChange={(kind: Kit['kind'] | null) => kind && setAdding(FRESH[kind])}
-          options={(Object.keys(KIND_WORDS) as Kit['kind'][]).map((kind) => ({
-            value: kind,
-            label: KIND_WORDS[kind],
-          }))}
+          style={{ width: 310 }}
+          onChange={(kind: KitKind | null) => kind && setAdding(freshKit(kind))}
+          options={KIT_KIND_LIST.map((kind) => ({ value: kind, label: KIT_KINDS[kind].words }))}
         />
       </div>
-      {adding && <KitForm key="new" id={null} first={adding} onDone={() => setAdding(null)} />}
+      {adding && (
+        <KitForm
+          key={`new ${adding.kind}`}
+          id={null}
+          first={adding}
+          workshop={workshop}
+          onDone={() => setAdding(null)}
+        />
+      )}
       {kits.data?.map((kit) => (
-        <KitForm key={kit.id} id={kit.id} first={withoutId(kit)} onDone={() => undefined} />
+        <div key={kit.id}>
+          <button
+            type="button"
+            className="kit-row"
+            aria-expanded={open === kit.id}
+            onClick={() => setOpen(open === kit.id ? null : kit.id)}
+          >
+            <b>{kit.name}</b>
+            <span className="soft">{KIT_KINDS[kit.kind].words}</span>
+            <span className="figures">{kit.onHand}</span>
+          </button>
+          {open === kit.id && (
+            <KitForm id={kit.id} first={withoutId(kit)} workshop={workshop} onDone={() => setOpen(null)} />
+          )}
+        </div>
       ))}
     </section>
   );
@@ -116,23 +72,101 @@ function withoutId(kit: Kit): NewKit {
   return rest;
 }
 
+/** A kit with one field set, or left out. */
+function withField(kit: NewKit, key: string, value: string | number | Dimension | undefined): NewKit {
+  const rest = Object.fromEntries(Object.entries(kit).filter(([k]) => k !== key)) as unknown as NewKit;
+  return value === undefined ? rest : { ...kit, [key]: value };
+}
+
+function KitLengthField({
+  kit,
+  length,
+  onChange,
+}: {
+  kit: NewKit;
+  length: KitLength;
+  onChange: (value: Dimension | undefined) => void;
+}) {
+  const value = (kit as unknown as Record<string, Dimension | undefined>)[length.key];
+  if (value === undefined)
+    return <Button onClick={() => onChange({ mm: length.usual })}>+ {length.measure}</Button>;
+  return (
+    <span className="row" style={{ alignItems: 'flex-end', gap: 0 }}>
+      <LengthInput
+        label={length.measure}
+        showLabel
+        value={value}
+        fit={kitFit(kit, length) ?? undefined}
+        onChange={onChange}
+      />
+      {length.optional && (
+        <Button type="text" aria-label={`Take away: ${length.measure}`} onClick={() => onChange(undefined)}>
+          ✕
+        </Button>
+      )}
+    </span>
+  );
+}
+
+function WordField({
+  word,
+  kit,
+  onChange,
+}: {
+  word: KitWord;
+  kit: NewKit;
+  onChange: (value: string) => void;
+}) {
+  const value = (kit as unknown as Record<string, string>)[word.key] ?? '';
+  return (
+    <label>
+      {word.label}
+      {word.choices ? (
+        <Select
+          aria-label={`${kit.name}, ${word.label}`}
+          value={value}
+          style={{ width: 130 }}
+          onChange={onChange}
+          options={word.choices.map((c) => ({ value: c, label: c }))}
+        />
+      ) : (
+        <Input
+          value={value}
+          maxLength={20}
+          style={{ width: 120 }}
+          onChange={(e) => onChange(e.target.value)}
+        />
+      )}
+    </label>
+  );
+}
+
 /** A kit with a number that need not be there. */
 function withOptional(kit: NewKit, key: 'cost' | 'reorderAt', value: number | null): NewKit {
   const { [key]: _before, ...rest } = kit;
   return value === null ? rest : { ...kit, [key]: value };
 }
 
-function KitForm({ id, first, onDone }: { id: string | null; first: NewKit; onDone: () => void }) {
+interface KitFormProps {
+  id: string | null;
+  first: NewKit;
+  workshop: Workshop;
+  onDone: () => void;
+}
+
+function KitForm({ id, first, workshop, onDone }: KitFormProps) {
   const [kit, setKit] = useState(first);
   const save = useChange(saveKit, 'kits', 'stock');
   const remove = useChange(removeKit, 'kits', 'stock');
   const changed = id === null || JSON.stringify(kit) !== JSON.stringify(first);
-  const set = (key: string, value: string | number | Dimension) => setKit({ ...kit, [key]: value });
+  const { words, lengths, texts = [] } = KIT_KINDS[kit.kind];
+  const set = (key: string, value: string | number | Dimension | undefined) =>
+    setKit(withField(kit, key, value));
   return (
     <div className="sheet">
       <div className="row fields">
         <label>
-          {KIND_WORDS[kit.kind]}
+          {words}
           <Input
             value={kit.name}
             aria-label="Name of the kit"
@@ -171,26 +205,11 @@ function KitForm({ id, first, onDone }: { id: string | null; first: NewKit; onDo
             onChange={(n) => setKit(withOptional(kit, 'reorderAt', n))}
           />
         </label>
-        {'thread' in kit && (
-          <label>
-            Thread
-            <Input
-              value={kit.thread}
-              maxLength={20}
-              style={{ width: 100 }}
-              onChange={(e) => set('thread', e.target.value)}
-            />
-          </label>
-        )}
-        {LENGTHS.filter((l) => l.key in kit).map(({ key, label, fit }) => (
-          <LengthInput
-            key={key}
-            label={label}
-            showLabel
-            value={(kit as unknown as Record<string, Dimension>)[key] ?? { mm: 0 }}
-            fit={fit?.(kit)}
-            onChange={(value) => set(key, value)}
-          />
+        {texts.map((text) => (
+          <WordField key={text.key} word={text} kit={kit} onChange={(value) => set(text.key, value)} />
+        ))}
+        {lengths.map((length) => (
+          <KitLengthField key={length.key} kit={kit} length={length} onChange={(v) => set(length.key, v)} />
         ))}
         {'glue' in kit && (
           <label>
@@ -208,6 +227,7 @@ function KitForm({ id, first, onDone }: { id: string | null; first: NewKit; onDo
           </label>
         )}
       </div>
+      <KitAsks kit={{ ...kit, id: id ?? 'new' }} workshop={workshop} />
       <Trouble error={save.error ?? remove.error} />
       <div className="row" style={{ marginTop: 8 }}>
         {changed && (

@@ -13,6 +13,9 @@ const FRESH_DRIVE: Record<Drive['kind'], Drive> = {
   treadle: { kind: 'treadle' },
 };
 
+/** What most tailstocks have, mm; it counts only when it was given. */
+const USUAL_QUILL = 60;
+
 /** The lathe: what turns it, what fits on it. */
 export function LatheSection({ workshop, onChange }: SectionProps) {
   const { lathe } = workshop;
@@ -54,6 +57,18 @@ export function LatheSection({ workshop, onChange }: SectionProps) {
           showLabel
           value={{ mm: lathe.betweenCentres }}
           onChange={({ mm }) => set({ betweenCentres: mm })}
+        />
+        <LengthInput
+          label="Swing over the rest’s banjo"
+          showLabel
+          value={{ mm: lathe.overRest ?? lathe.swing }}
+          onChange={({ mm }) => set({ overRest: mm })}
+        />
+        <LengthInput
+          label="The quill goes out"
+          showLabel
+          value={{ mm: lathe.quillTravel ?? USUAL_QUILL }}
+          onChange={({ mm }) => set({ quillTravel: mm })}
         />
         <label>
           Spindle thread

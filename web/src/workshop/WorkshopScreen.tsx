@@ -7,17 +7,18 @@ import { saveWorkshop, sessionQuery, useChange, workshopQuery, type WorkshopDeta
 import { Trouble } from '../ui/Trouble.js';
 import {
   abrasiveKind,
-  bitKind,
   centreKind,
   chuckKind,
   finishKind,
-  gaugeKind,
+  fixtureKind,
   glueKind,
   jawsKind,
   mandrelKind,
   toolKind,
 } from './columns.js';
+import { BitsSection } from './BitsSection.js';
 import { EquipmentTable } from './EquipmentTable.js';
+import { GaugesSection } from './GaugesSection.js';
 import { HabitsSection, HoursSection } from './HabitsSection.js';
 import { KitsSection } from './KitsSection.js';
 import { LatheSection } from './LatheSection.js';
@@ -46,24 +47,12 @@ const SECTIONS: { path: string; word: string; body: (props: SectionProps) => Rea
   {
     path: 'bits',
     word: 'Bits',
-    body: ({ workshop, onChange }) => (
-      <EquipmentTable
-        kind={bitKind}
-        items={workshop.bits}
-        onChange={(bits) => onChange({ ...workshop, bits })}
-      />
-    ),
+    body: (p) => <BitsSection {...p} />,
   },
   {
     path: 'gauges',
     word: 'Gauges',
-    body: ({ workshop, onChange }) => (
-      <EquipmentTable
-        kind={gaugeKind}
-        items={workshop.gauges}
-        onChange={(gauges) => onChange({ ...workshop, gauges })}
-      />
-    ),
+    body: (p) => <GaugesSection {...p} />,
   },
   {
     path: 'tools',
@@ -77,7 +66,7 @@ const SECTIONS: { path: string; word: string; body: (props: SectionProps) => Rea
     ),
   },
   { path: 'surface', word: 'Abrasive, finish, glue', body: (p) => <Surface {...p} /> },
-  { path: 'kits', word: 'Hardware kits', body: () => <KitsSection /> },
+  { path: 'kits', word: 'Hardware kits', body: ({ workshop }) => <KitsSection workshop={workshop} /> },
   { path: 'saws', word: 'Saws and stock', body: (p) => <SawingSection {...p} /> },
   { path: 'hours', word: 'Hours', body: (p) => <HoursSection {...p} /> },
   { path: 'habits', word: 'Habits', body: (p) => <HabitsSection {...p} /> },
@@ -193,6 +182,11 @@ function Holding({ workshop, onChange }: SectionProps) {
         kind={mandrelKind}
         items={workshop.mandrels}
         onChange={(mandrels) => onChange({ ...workshop, mandrels })}
+      />
+      <EquipmentTable
+        kind={fixtureKind}
+        items={workshop.fixtures ?? []}
+        onChange={(fixtures) => onChange({ ...workshop, fixtures })}
       />
       <EquipmentTable kind={chuckKind} items={workshop.chucks} onChange={setChucks} />
       {workshop.chucks.map((chuck) => (

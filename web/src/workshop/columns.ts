@@ -1,10 +1,27 @@
-import type { Abrasive, Bit, Centre, Chuck, Finish, Gauge, Glue, Jaws, Mandrel, Tool } from '@compas/core';
+import {
+  BIT_KINDS,
+  FIXTURE_KINDS,
+  GAUGE_KINDS,
+  type Abrasive,
+  type Bit,
+  type Centre,
+  type Chuck,
+  type Finish,
+  type Fixture,
+  type Gauge,
+  type Glue,
+  type Jaws,
+  type Mandrel,
+  type Tool,
+} from '@compas/core';
 
 /** How a column of an equipment list is edited. Plain lengths are in mm. */
 export type Column<T> =
   | { key: keyof T & string; label: string; kind: 'text'; wide?: boolean }
   | { key: keyof T & string; label: string; kind: 'length' }
+  | { key: keyof T & string; label: string; kind: 'optional length' }
   | { key: keyof T & string; label: string; kind: 'dimension' }
+  | { key: keyof T & string; label: string; kind: 'bit size' }
   | { key: keyof T & string; label: string; kind: 'number'; unit?: string }
   | { key: keyof T & string; label: string; kind: 'choice'; choices: readonly string[] };
 
@@ -45,6 +62,8 @@ export const jawsKind: EquipmentKind<Jaws> = {
     { key: 'gripBest', label: 'Best grip', kind: 'length' },
     { key: 'gripMost', label: 'Widest', kind: 'length' },
     { key: 'depth', label: 'Depth', kind: 'length' },
+    { key: 'recessLeast', label: 'Recess from', kind: 'optional length' },
+    { key: 'recessMost', label: 'Recess to', kind: 'optional length' },
   ],
   fresh: (id) => ({ id, name: 'Jaws', gripLeast: 30, gripBest: 35, gripMost: 50, depth: 14 }),
 };
@@ -60,13 +79,28 @@ export const mandrelKind: EquipmentKind<Mandrel> = {
   fresh: (id) => ({ id, name: 'Mandrel', takes: 'M8', reach: 35 }),
 };
 
+export const fixtureKind: EquipmentKind<Fixture> = {
+  title: 'Fixtures, spacers, what stands in the spindle',
+  one: 'fixture',
+  columns: [
+    name,
+    { key: 'kind', label: 'Kind', kind: 'choice', choices: FIXTURE_KINDS },
+    { key: 'diameter', label: 'Across', kind: 'length' },
+    { key: 'length', label: 'Along the axis', kind: 'length' },
+  ],
+  fresh: (id) => ({ id, name: 'Spacer', kind: 'spacer', diameter: 14, length: 10 }),
+};
+
 export const bitKind: EquipmentKind<Bit> = {
   title: 'Bits',
   one: 'bit',
   columns: [
-    { key: 'diameter', label: 'Diameter', kind: 'dimension' },
-    { key: 'kind', label: 'Kind', kind: 'choice', choices: ['twist', 'brad point', 'flat-bottomed'] },
+    { key: 'diameter', label: 'Size as stamped', kind: 'bit size' },
+    { key: 'kind', label: 'Kind', kind: 'choice', choices: BIT_KINDS },
     { key: 'length', label: 'Reaches', kind: 'length' },
+    { key: 'point', label: 'Its point', kind: 'optional length' },
+    { key: 'pilot', label: 'Step bit: pilot', kind: 'dimension' },
+    { key: 'pilotLength', label: 'Pilot is long', kind: 'optional length' },
   ],
   fresh: (id) => ({ id, kind: 'brad point', diameter: { mm: 10 }, length: 90 }),
 };
@@ -76,8 +110,9 @@ export const gaugeKind: EquipmentKind<Gauge> = {
   one: 'gauge',
   columns: [
     name,
-    { key: 'kind', label: 'Kind', kind: 'choice', choices: ['slot', 'calliper'] },
-    { key: 'size', label: 'Size of a slot', kind: 'dimension' },
+    { key: 'kind', label: 'Kind', kind: 'choice', choices: GAUGE_KINDS },
+    { key: 'size', label: 'Size that goes over', kind: 'dimension' },
+    { key: 'noGo', label: 'Must not go over', kind: 'dimension' },
   ],
   fresh: (id) => ({ id, name: 'Slot', kind: 'slot', size: { mm: 20 } }),
 };

@@ -1,4 +1,4 @@
-import type { Air, Sawing, Workshop } from './workshop.js';
+import type { Air, Copying, Sawing, Workshop } from './workshop.js';
 
 /** Habits at the saw before a workshop said its own: typical, unchecked. */
 const USUAL_SAWING: Sawing = {
@@ -24,3 +24,9 @@ export const sawingOf = (workshop: Workshop): Sawing => workshop.sawing ?? USUAL
 export const airOf = (workshop: Workshop): Air => workshop.air ?? USUAL_AIR;
 
 export const currencyOf = (workshop: Workshop): string => workshop.currency ?? USUAL_CURRENCY;
+
+/** Copying attachment before a workshop said its own: pin and nose alike, a fine saw for templates. */
+const USUAL_COPYING: Copying = { stylus: 3, cutter: 3, templateKerf: 0.2 };
+
+/** The copying attachment of this workshop; usual sizes where it has not said. */
+export const copyingOf = (workshop: Workshop): Copying => workshop.copying ?? USUAL_COPYING;

@@ -1,0 +1,270 @@
+import { formatLength } from '../../measure/index.js';
+import type { Layout, Mark, MarkDoes } from '../../layout/index.js';
+import { radiusAt, type Outline } from '../../pattern/index.js';
+import type { Ink, Page, PrintPaper } from '../page.js';
+import { longSheet, roomOn, TOP, type Placed } from './longSheet.js';
+
+/** Flat strip to hold against the work, strip to wrap round it, card with the half profile cut out. */
+export type StickForm = 'stick' | 'wrap' | 'card';
+
+export interface StickWish {
+  title: string;
+  outline: Outline;
+  layout: Layout;
+  paper: PrintPaper;
+}
+
+const TITLES: Record<StickForm, string> = {
+  stick: 'Story stick',
+  wrap: 'Strip to wrap round the work',
+  card: 'Card with the half profile',
+};
+
+/** Marks at 1:1 in one of three forms, all from the datum. */
+export function storyStick(form: StickForm, wish: StickWish): Page[] {
+  const { outline, layout, paper } = wish;
+  const { tall, ink, words } = FORMS[form](wish);
+  return longSheet(
+    {
+      title: `${TITLES[form]}: ${wish.title}`,
+      hint: `Total ${threeUnits(outline.length)}. All marks from the ${layout.datum?.label ?? 'reference end'}. ${words} Print at 100 %.`,
+      from: 0,
+      to: outline.length,
+      tall,
+      ink,
+    },
+    paper,
+  );
+}
+
+interface Form {
+  tall: number;
+  ink: (place: Placed) => Ink[];
+  words: string;
+}
+
+const FORMS: Record<StickForm, (wish: StickWish) => Form> = { stick: flat, wrap: wrapped, card: cutOut };
+
+/** mm, decimal inch and fraction together: whoever holds the stick reads one of them. */
+export function threeUnits(mm: number): string {
+  return `${formatLength(mm, 'mm')} · ${formatLength(mm, 'decimal-inch')} · ${formatLength(mm, 'inch').replace(/ \(.*\)$/, '')}`;
+}
+
+const STICK_HEIGHT = 22;
+const HIGHEST = 40;
+const ROW = 12;
+const LABEL_ROWS = 4;
+
+/** A strip with a notch at each mark, labels below in rows, the half profile standing on it. */
+function flat({ outline, layout }: StickWish): Form {
+  const y = TOP + HIGHEST;
+  const clipped = Math.max(0, ...outline.segments.flatMap((s) => [s.r0, s.r1])) > HIGHEST;
+  return {
+    tall: HIGHEST + STICK_HEIGHT + LABEL_ROWS * ROW + 6,
+    words: clipped ? `The profile is cut off above ${threeUnits(2 * HIGHEST)}.` : '',
+    ink: (place) => [
+      box(place.xOf(place.from), y, place.xOf(place.to), y + STICK_HEIGHT),
+      {
+        kind: 'polyline',
+        weight: 0.35,
+        points: [
+          [place.xOf(place.from), y],
+          ...profilePoints(outline, place).map(([x, r]): [number, number] => [x, y - Math.min(HIGHEST, r)]),
+          [place.xOf(place.to), y],
+        ],
+      },
+      ...layout.marks.filter((m) => place.on(m.x)).flatMap((m, n) => flatMark(m, place.xOf(m.x), y, n)),
+    ],
+  };
+}
+
+function flatMark(mark: Mark, x: number, y: number, n: number): Ink[] {
+  const bottom = y + STICK_HEIGHT;
+  // the first of each group hangs lowest, so that no leader crosses a label before it
+  const row = bottom + 6 + (LABEL_ROWS - 1 - (n % LABEL_ROWS)) * ROW;
+  return [
+    { kind: 'line', x0: x, y0: y, x1: x, y1: bottom, weight: 0.25 },
+    ...notch(x, bottom),
+    ...sign(mark.does, x, y + 5),
+    { kind: 'line', x0: x, y0: bottom, x1: x, y1: row - 4, weight: 0.1, dashed: true },
+    ...label(mark, x, row),
+  ];
+}
+
+/** A strip as wide as the work is round: its lines run all the way round the roughed cylinder. */
+function wrapped({ outline, layout, paper }: StickWish): Form {
+  const across = 2 * Math.max(1, ...outline.segments.flatMap((s) => [s.r0, s.r1])) + 1;
+  const round = Math.PI * across;
+  const height = Math.min(round, roomOn(paper) - 4);
+  const whole = height >= round - 1e-9;
+  return {
+    tall: height,
+    words: whole
+      ? `Goes once round ${threeUnits(across)}.`
+      : `Once round ${threeUnits(across)} does not go on this sheet: it lies on part of the way.`,
+    ink: (place) => [
+      box(place.xOf(place.from), TOP, place.xOf(place.to), TOP + height, true),
+      ...layout.marks
+        .filter((m) => place.on(m.x))
+        .flatMap((m, n): Ink[] => {
+          const x = place.xOf(m.x);
+          return [
+            { kind: 'line', x0: x, y0: TOP, x1: x, y1: TOP + height, weight: 0.25 },
+            ...sign(m.does, x, TOP + 5),
+            ...label(m, x, TOP + 14 + (n % LABEL_ROWS) * ROW),
+          ];
+        }),
+    ],
+  };
+}
+
+/** Card left above the deepest place of the profile, mm. */
+const CARD = 18;
+
+/** A card whose edge is the half profile: held against the work it touches everywhere at once. */
+function cutOut({ outline, layout, paper }: StickWish): Form {
+  const widest = Math.max(0, ...outline.segments.flatMap((s) => [s.r0, s.r1]));
+  const tall = widest + CARD;
+  const axis = TOP + tall;
+  const fits = tall <= roomOn(paper);
+  return {
+    tall,
+    words: fits
+      ? 'Cut along the profile, hold the card against the work.'
+      : 'Too tall for this sheet: take the SVG or DXF.',
+    ink: (place) => {
+      const edge = profilePoints(outline, place).map(([x, r]): [number, number] => [x, axis - r]);
+      return [
+        {
+          kind: 'polyline',
+          weight: 0.35,
+          cut: true,
+          points: [
+            [place.xOf(place.from), TOP],
+            [place.xOf(place.to), TOP],
+            ...[...edge].reverse(),
+            [place.xOf(place.from), TOP],
+          ],
+        },
+        ...layout.marks
+          .filter((m) => place.on(m.x))
+          .flatMap((m, n): Ink[] => {
+            const x = place.xOf(m.x);
+            const y = axis - Math.max(m.before, m.after) / 2;
+            return [
+              { kind: 'line', x0: x, y0: y, x1: x, y1: Math.max(TOP, y - 5), weight: 0.25 },
+              {
+                kind: 'text',
+                x: x + 0.6,
+                y: TOP + 4 + (n % 3) * 4,
+                size: 2.8,
+                text: `${formatLength(m.from ?? m.x, 'mm')}, dia. ${formatLength(m.after, 'mm')}`,
+              },
+            ];
+          }),
+      ];
+    },
+  };
+}
+
+/** How far a chord of the drawn profile may stray, mm. */
+const PER_MILLIMETRE = 4;
+
+function profilePoints(outline: Outline, { from, to, xOf }: Placed): [number, number][] {
+  const steps = Math.max(2, Math.ceil((to - from) * PER_MILLIMETRE));
+  const between = Array.from({ length: steps + 1 }, (_, i) => from + ((to - from) * i) / steps);
+  const inside = outline.segments.filter((s) => s.x0 > from && s.x0 < to);
+  const points = between.map((x): [number, number] => [x, radiusAt(outline, x)]);
+  // a shoulder is two radii at one place: both belong to the edge, in their order
+  const jumps = inside.flatMap((s): [number, number][] => [
+    [s.x0 - 1e-7, radiusAt(outline, s.x0 - 1e-7)],
+    [s.x0 + 1e-7, radiusAt(outline, s.x0 + 1e-7)],
+  ]);
+  return [...points, ...jumps].sort((a, b) => a[0] - b[0]).map(([x, r]) => [xOf(x), r]);
+}
+
+function label(mark: Mark, x: number, y: number): Ink[] {
+  const diameters =
+    mark.before === mark.after || mark.before === 0
+      ? threeUnits(mark.after)
+      : `${formatLength(mark.before, 'mm')} | ${threeUnits(mark.after)}`;
+  return [
+    {
+      kind: 'text',
+      x: x + 0.8,
+      y,
+      size: 3,
+      text: `${mark.label}: ${threeUnits(mark.from ?? mark.x)}`,
+      bold: true,
+    },
+    { kind: 'text', x: x + 0.8, y: y + 3.8, size: 2.8, text: `dia. ${diameters}` },
+  ];
+}
+
+const notch = (x: number, y: number): Ink[] => [
+  {
+    kind: 'polyline',
+    weight: 0.1,
+    filled: true,
+    points: [
+      [x - 1.2, y],
+      [x + 1.2, y],
+      [x, y - 2.4],
+      [x - 1.2, y],
+    ],
+  },
+];
+
+/** What happens at a mark, as a sign beside its line: end ‖, shoulder a step, groove a V, hole a ring. */
+function sign(does: MarkDoes | undefined, x: number, y: number): Ink[] {
+  const line = (points: [number, number][]): Ink => ({ kind: 'polyline', weight: 0.25, points });
+  switch (does) {
+    case 'end':
+      return [
+        line([
+          [x + 1, y - 2],
+          [x + 1, y + 2],
+        ]),
+      ];
+    case 'shoulder':
+      return [
+        line([
+          [x + 0.8, y + 2],
+          [x + 2.4, y + 2],
+          [x + 2.4, y - 2],
+          [x + 4, y - 2],
+        ]),
+      ];
+    case 'groove':
+      return [
+        line([
+          [x + 0.8, y - 2],
+          [x + 2.4, y + 2],
+          [x + 4, y - 2],
+        ]),
+      ];
+    case 'hole':
+      return [line(ring(x + 2.8, y, 1.8))];
+    default:
+      return [];
+  }
+}
+
+const ring = (cx: number, cy: number, r: number): [number, number][] =>
+  Array.from({ length: 25 }, (_, i) => {
+    const a = (2 * Math.PI * i) / 24;
+    return [cx + r * Math.cos(a), cy + r * Math.sin(a)];
+  });
+
+const box = (x0: number, y0: number, x1: number, y1: number, cut = false): Ink => ({
+  kind: 'polyline',
+  weight: 0.3,
+  ...(cut ? { cut } : {}),
+  points: [
+    [x0, y0],
+    [x1, y0],
+    [x1, y1],
+    [x0, y1],
+    [x0, y0],
+  ],
+});

@@ -1,0 +1,78 @@
+import { Controller, Get, Param, ParseUUIDPipe, Query, Res, StreamableFile } from '@nestjs/common';
+import { ApiProduces, ApiTags } from '@nestjs/swagger';
+import {
+  FileProblem,
+  pageDxf,
+  pageSvg,
+  PRINTS,
+  PRINT_WORDS,
+  printOf,
+  type Page,
+  type Paper,
+  type Print,
+} from '@compas/core';
+import type { Response } from 'express';
+import { InWorkshop } from '../access/inWorkshop.js';
+import { BatchService } from '../batch/batch.service.js';
+import { ChoiceField } from '../edge/fields.js';
+import { Problem } from '../edge/problem.js';
+import { pdfOf } from './pdf.js';
+
+const TYPES = { pdf: 'application/pdf', svg: 'image/svg+xml', dxf: 'image/vnd.dxf' } as const;
+type Format = keyof typeof TYPES;
+
+class PrintNameDto {
+  @ChoiceField(PRINTS) print: Print;
+}
+
+class PrintAsDto {
+  @ChoiceField(['A4', 'Letter']) paper: Paper;
+  @ChoiceField(['pdf', 'svg', 'dxf']) format: Format;
+}
+
+/** What a plan gives at 1:1: sticks, gauges, templates; on paper, or as a drawing for a laser or saw. */
+@ApiTags('files')
+@ApiProduces('application/pdf')
+@Controller('batches/:id/prints')
+@InWorkshop()
+export class PrintController {
+  constructor(private readonly batches: BatchService) {}
+
+  @Get(':print')
+  async print(
+    @Param('id', ParseUUIDPipe) id: string,
+    @Param() { print }: PrintNameDto,
+    @Query() { paper, format }: PrintAsDto,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<StreamableFile> {
+    const batch = await this.batches.view(id);
+    const { plan, inputs } = await this.batches.snapshot(id, batch.planVersion);
+    const title = `${batch.name}, ${PRINT_WORDS[print]}`;
+    const pages = sheets(print, {
+      title: batch.name,
+      part: plan.parts[0],
+      workshop: inputs.workshop,
+      paper: format === 'pdf' ? paper : 'roll',
+      forCutter: format !== 'pdf',
+      version: `${batch.revision}.${batch.planVersion}`,
+    });
+    response.setHeader('content-type', TYPES[format]);
+    if (format !== 'pdf') response.attachment(`${title}.${format}`);
+    return new StreamableFile(await written(pages, format, title));
+  }
+}
+
+function sheets(print: Print, wish: Parameters<typeof printOf>[1]): Page[] {
+  try {
+    return printOf(print, wish);
+  } catch (error) {
+    if (error instanceof FileProblem) throw Problem.unusable([{ field: 'print', why: error.why }]);
+    throw error;
+  }
+}
+
+async function written(pages: Page[], format: Format, title: string): Promise<Buffer> {
+  const [page] = pages;
+  if (format === 'pdf' || !page) return pdfOf(pages, title);
+  return Buffer.from(format === 'svg' ? pageSvg(page, title) : pageDxf(page), 'utf8');
+}

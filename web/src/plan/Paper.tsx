@@ -1,0 +1,56 @@
+import { PRINT_WORDS, type Paper, type Print } from '@compas/core';
+import { Segmented } from 'antd';
+import { useSearchParams } from 'react-router';
+
+/** The paper at hand; it stays in the address, so that every sheet comes on the same. */
+export function usePaper(): [Paper, (paper: Paper) => void] {
+  const [search, setSearch] = useSearchParams();
+  const paper: Paper = search.get('paper') === 'Letter' ? 'Letter' : 'A4';
+  const take = (wanted: Paper) =>
+    setSearch(
+      (before) => {
+        const after = new URLSearchParams(before);
+        after.set('paper', wanted);
+        return after;
+      },
+      { replace: true },
+    );
+  return [paper, take];
+}
+
+export function PaperChoice() {
+  const [paper, take] = usePaper();
+  return (
+    <Segmented aria-label="Paper" size="small" value={paper} onChange={take} options={['A4', 'Letter']} />
+  );
+}
+
+export const printAddress = (batchId: string, print: Print, paper: Paper, format: 'pdf' | 'svg' | 'dxf') =>
+  `/api/batches/${batchId}/prints/${print}?paper=${paper}&format=${format}`;
+
+/** One sheet at 1:1: on paper, or as a drawing for a laser or saw. */
+export function Print1to1({ batchId, print }: { batchId: string | undefined; print: Print }) {
+  const [paper] = usePaper();
+  const name = PRINT_WORDS[print];
+  if (batchId === undefined)
+    return <span className="soft">The {name} is printed when the plan is kept.</span>;
+  return (
+    <span className="print-1to1">
+      <b>{name.charAt(0).toUpperCase() + name.slice(1)} 1:1</b>
+      <a
+        href={printAddress(batchId, print, paper, 'pdf')}
+        target="_blank"
+        rel="noreferrer"
+        aria-label={`${name} as PDF`}
+      >
+        PDF, {paper}
+      </a>
+      <a href={printAddress(batchId, print, paper, 'svg')} download aria-label={`${name} as SVG`}>
+        SVG
+      </a>
+      <a href={printAddress(batchId, print, paper, 'dxf')} download aria-label={`${name} as DXF`}>
+        DXF
+      </a>
+    </span>
+  );
+}

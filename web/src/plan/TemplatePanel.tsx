@@ -1,0 +1,117 @@
+import { copyingOf, printedLength, templateFindings, type PartPlan, type Workshop } from '@compas/core';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { Findings } from '../ui/Findings.js';
+import { Length, Say } from '../ui/Length.js';
+import { LengthInput } from '../ui/LengthInput.js';
+import { Print1to1 } from './Paper.js';
+import { useTemplate } from './useTemplate.js';
+
+interface TemplatePanelProps {
+  part: PartPlan;
+  workshop: Workshop;
+  batchId?: string;
+}
+
+/** Template for the copying attachment: what it reaches, what it leaves, where it is split. */
+export function TemplatePanel({ part, workshop, batchId }: TemplatePanelProps) {
+  const copying = copyingOf(workshop);
+  const template = useTemplate(part.outline, workshop);
+  const { left, gouged, corners, splitAt } = template;
+  const findings = templateFindings(part.partId, template, copying);
+  return (
+    <>
+      <h2>
+        {left.length + gouged.length === 0
+          ? 'The template reaches everything'
+          : `The template misses ${left.length + gouged.length} ${left.length + gouged.length === 1 ? 'place' : 'places'}`}
+      </h2>
+      <p>
+        Stylus <Radius mm={copying.stylus} />, cutter <Radius mm={copying.cutter} />, from{' '}
+        <Link to="/workshop/gauges">the workshop</Link>.
+      </p>
+      <Findings findings={findings} empty="" />
+      {left.length + gouged.length > 0 && (
+        <table className="table" aria-label="What the template misses">
+          <thead>
+            <tr>
+              <th>On the strip</th>
+              <th className="number">From</th>
+              <th className="number">to</th>
+              <th className="number">at most, on the diameter</th>
+            </tr>
+          </thead>
+          <tbody>
+            {left.map((m) => (
+              <tr key={`left${m.x0}`}>
+                <td>▒ left standing</td>
+                <td className="number">
+                  <Length mm={m.x0} />
+                </td>
+                <td className="number">
+                  <Length mm={m.x1} />
+                </td>
+                <td className="number">
+                  <Say text={`⟦~${2 * m.by}⟧`} />
+                </td>
+              </tr>
+            ))}
+            {gouged.map((m) => (
+              <tr key={`gouged${m.x0}`}>
+                <td>■ cut too deep</td>
+                <td className="number">
+                  <Length mm={m.x0} />
+                </td>
+                <td className="number">
+                  <Length mm={m.x1} />
+                </td>
+                <td className="number">
+                  <Say text={`⟦~${2 * m.by}⟧`} />
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      <p>
+        Split <Length mm={splitAt} /> from the reference end, at the widest place: both halves are cut away
+        from it, downhill.{' '}
+        {corners.length === 0
+          ? 'Its edge is smooth.'
+          : `Its edge turns sharply in ${corners.length} ${corners.length === 1 ? 'place' : 'places'}: file them clean, feed slowly there.`}
+      </p>
+      <Print1to1 batchId={batchId} print="template" />
+      <PrintedCheck length={part.outline.length} />
+    </>
+  );
+}
+
+const Radius = ({ mm }: { mm: number }) =>
+  mm === 0 ? (
+    <>a knife edge</>
+  ) : (
+    <>
+      radius <Length mm={mm} />
+    </>
+  );
+
+/** What was printed or cut is measured before it is trusted. */
+function PrintedCheck({ length }: { length: number }) {
+  const [measured, setMeasured] = useState({ mm: 100 });
+  const { words, good } = printedLength(measured.mm, length);
+  return (
+    <div className="sheet">
+      <LengthInput
+        label="The 100 mm between the notches measure"
+        showLabel
+        value={measured}
+        onChange={setMeasured}
+        fit={{ what: 'a bar of 100 mm', minMm: 80, maxMm: 120 }}
+      />
+      <p style={{ color: good ? undefined : '#a3211b' }}>
+        {good ? '✔ ' : '■ '}
+        <Say text={words} />
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,48 @@
+import { copyingOf, type Copying, type Workshop } from '@compas/core';
+import { LengthInput } from '../ui/LengthInput.js';
+import { gaugeKind } from './columns.js';
+import { EquipmentTable } from './EquipmentTable.js';
+
+interface SectionProps {
+  workshop: Workshop;
+  onChange: (workshop: Workshop) => void;
+}
+
+const COPYING_WORDS: Record<keyof Copying, string> = {
+  stylus: 'Radius of the stylus, 0 for a knife',
+  cutter: 'Radius of the cutter’s nose',
+  templateKerf: 'Kerf that cuts templates and gauges',
+};
+
+/** Gauges, callipers, and the copying attachment. */
+export function GaugesSection({ workshop, onChange }: SectionProps) {
+  const copying = copyingOf(workshop);
+  return (
+    <>
+      <EquipmentTable
+        kind={gaugeKind}
+        items={workshop.gauges}
+        onChange={(gauges) => onChange({ ...workshop, gauges })}
+      />
+      <section className="equipment column">
+        <h2>Copying attachment</h2>
+        <div className="row fields">
+          {(Object.keys(COPYING_WORDS) as (keyof Copying)[]).map((key) => (
+            <LengthInput
+              key={key}
+              label={COPYING_WORDS[key]}
+              showLabel
+              value={{ mm: copying[key] }}
+              onChange={({ mm }) => onChange({ ...workshop, copying: { ...copying, [key]: mm } })}
+            />
+          ))}
+        </div>
+        {copying.stylus > copying.cutter && (
+          <p role="alert" style={{ color: '#a3211b' }}>
+            ■ A stylus larger than the cutter cuts corners off. Take one of the cutter’s radius or less.
+          </p>
+        )}
+      </section>
+    </>
+  );
+}
