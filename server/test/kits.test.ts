@@ -1,3 +1,4 @@
+import { freshKit, KIT_KIND_LIST, KIT_KINDS } from '@compas/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { choices, newOwner, newPattern, openApp, stopper, type Visitor } from './app.js';
 
@@ -77,6 +78,19 @@ describe('kits', () => {
       expect.arrayContaining(['assemble.glue.part1', 'assemble.kits.part1']),
     );
     expect(plan.findings.some((f) => f.id.startsWith('drill.bit'))).toBe(true);
+  });
+});
+
+describe('every kind of kit', () => {
+  it.each(KIT_KIND_LIST)('%s is kept at its usual sizes, and asks for each of them', async (kind) => {
+    const kit = freshKit(kind);
+    const made = await owner.post('/api/kits').send({ kit }).expect(201);
+    expect(made.body.kit).toMatchObject(kit);
+    const [length] = KIT_KINDS[kind].lengths;
+    const without = Object.fromEntries(Object.entries(kit).filter(([key]) => key !== length?.key));
+    const refused = await owner.post('/api/kits').send({ kit: without }).expect(400);
+    expect(refused.body.errors[0].field).toContain(length?.key);
+    await owner.delete(`/api/kits/${made.body.kit.id as string}`).expect(204);
   });
 });
 

@@ -72,7 +72,7 @@ describe('another workshop', () => {
       .expect(404);
     await there.delete(`/api/patterns/${pattern.id}`).expect(404);
     await there.get(`/api/batches/${batch.id}`).expect(404);
-    await there.get(`/api/batches/${batch.id}/stick.pdf?paper=A4&units=mm`).expect(404);
+    await there.get(`/api/batches/${batch.id}/prints/stick?paper=A4&format=pdf`).expect(404);
     await there
       .post(`/api/batches/${batch.id}/events`)
       .send({ events: [event()] })

@@ -13,7 +13,7 @@ const stickOf = (paper: Paper, length?: number) => {
   const [part] = planFor(length).parts;
   return {
     part,
-    pages: storyStick({ title: 'Stopper', outline: part.outline, layout: part.layout, units: 'mm', paper }),
+    pages: storyStick('stick', { title: 'Stopper', outline: part.outline, layout: part.layout, paper }),
   };
 };
 const inside = (ink: Ink, width: number, height: number): boolean => {

@@ -80,6 +80,8 @@ function insteadWords(bit: Bit, range: HoleRange): string {
     return under <= 0.5
       ? `${len(bit.diameter.mm)} is ${len(under)} under: it presses and may split fine walls; ease the hole with a round file.`
       : `${len(bit.diameter.mm)} is ${len(under)} under: too tight to press. Open the hole with a reamer or get a bit of ${len(range.best)}.`;
+  if (range.fit === 'slip' || range.fit === 'clearance')
+    return `${len(bit.diameter.mm)} is ${len(-under)} over: it sits that much looser.`;
   return -under <= 0.6
     ? `${len(bit.diameter.mm)} is ${len(-under)} over: use a gap-filling epoxy and let it set upright.`
     : `${len(bit.diameter.mm)} is ${len(-under)} over: nothing will hold. Get a bit of ${len(range.best)}.`;

@@ -32,12 +32,11 @@ export const roundFor = (across: number, section: TangKit['section']): number =>
  * @param gap what the hole is wider than the tang, mm; below 0 it presses
  */
 export function tangBores(kit: TangKit, bits: readonly Bit[], gap: number, room: number): TangBore[] {
-  const fit = gap < 0 ? 'press' : 'glue gap';
+  const range = gap < 0 ? (across: number) => holeForBody(across, 'press') : stairRange;
   const shoulder = roundFor(kit.shoulderAcross.mm, kit.section);
   const tip = roundFor(kit.tipAcross.mm, kit.section);
   const full = kit.tangLength.mm + room;
-  if (shoulder - tip < STRAIGHT)
-    return [{ range: holeForBody(shoulder, fit), across: shoulder, depth: full }];
+  if (shoulder - tip < STRAIGHT) return [{ range: range(shoulder), across: shoulder, depth: full }];
   const between = bits
     .map((b) => b.diameter.mm - gap)
     .filter((d, i, all) => d > tip + 0.3 && d < shoulder - 0.3 && all.indexOf(d) === i)
@@ -46,12 +45,19 @@ export function tangBores(kit: TangKit, bits: readonly Bit[], gap: number, room:
   return widths.map((across, i) => {
     const next = widths[i + 1];
     return {
-      range: holeForBody(across, fit),
+      range: range(across),
       across,
       depth: next === undefined ? full : (kit.tangLength.mm * (shoulder - next)) / (shoulder - tip),
     };
   });
 }
+
+/** A stair holds glue anyway: line to line will do, and it may stand off farther than a plain body. */
+const stairRange = (across: number): HoleRange => ({
+  ...holeForBody(across, 'glue gap'),
+  least: across,
+  most: across + 0.6,
+});
 
 /** So many of a list at most, spread over it, ends left out where they crowd. */
 function evenly(values: readonly number[], most: number): number[] {

@@ -144,6 +144,18 @@ describe('a template', () => {
     expect(templateOf(outline, { stylus: 2, cutter: 2 }).gouged).toEqual([]);
   });
 
+  it('lets the cutter run out over an end that falls steeply', () => {
+    const crown: Element = {
+      kind: 'arc',
+      id: 'r',
+      length: dim(14),
+      endDiameter: dim(6),
+      radius: dim(14),
+      side: 'out',
+    };
+    expect(templateOf(profile(plain('a'), crown), { stylus: 3, cutter: 3 }).left).toEqual([]);
+  });
+
   it('never cuts too deep with a stylus no larger than the cutter', () =>
     fc.assert(
       fc.property(

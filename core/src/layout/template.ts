@@ -66,7 +66,7 @@ export function templateOf(
   { stylus, cutter }: Pick<Copying, 'stylus' | 'cutter'>,
 ): Template {
   const reach = LEAD + 2 * (stylus + cutter);
-  const wished = withLeads(outline, reach);
+  const wished = withLeads(outline, reach, cutter);
   const path = offsetAbove(wished, cutter);
   const edge = below(path, stylus);
   const reached = below(offsetAbove(edge, stylus), cutter);
@@ -85,11 +85,17 @@ export function templateOf(
 
 const below = (edge: Edge, distance: number): Edge => flipped(offsetAbove(flipped(edge), distance));
 
-function withLeads(outline: Outline, reach: number): Edge {
+/**
+ * Flat runs before and after. Where the profile falls steeply to its end they lie as much lower as the nose
+ * reaches below that end, r(1 − cos slope): a level run there would hold the cutter off.
+ */
+function withLeads(outline: Outline, reach: number, cutter: number): Edge {
   const edge = edgeOf(outline.segments);
   const [first, last] = [edge[0], edge.at(-1)];
   if (!first || !last) return [];
-  const [start, end] = [startOf(first), endOf(last)];
+  const below = (fall: number) => (fall > 0 ? cutter * (1 - Math.cos(Math.atan(fall))) : 0);
+  const start = Math.max(0, startOf(first) - below(slopeOf(first, first.x0 + 1e-6)));
+  const end = Math.max(0, endOf(last) - below(-slopeOf(last, last.x1 - 1e-6)));
   const flat = (x0: number, x1: number, y: number): Piece => ({ kind: 'line', x0, x1, y0: y, y1: y });
   return [flat(first.x0 - reach, first.x0, start), ...edge, flat(last.x1, last.x1 + reach, end)];
 }

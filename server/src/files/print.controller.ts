@@ -1,4 +1,4 @@
-import { Controller, Get, Param, ParseUUIDPipe, Query, Res, StreamableFile } from '@nestjs/common';
+import { Controller, Get, Param, Query, Res, StreamableFile } from '@nestjs/common';
 import { ApiProduces, ApiTags } from '@nestjs/swagger';
 import {
   FileProblem,
@@ -14,14 +14,15 @@ import {
 import type { Response } from 'express';
 import { InWorkshop } from '../access/inWorkshop.js';
 import { BatchService } from '../batch/batch.service.js';
-import { ChoiceField } from '../edge/fields.js';
+import { ChoiceField, IdField } from '../edge/fields.js';
 import { Problem } from '../edge/problem.js';
 import { pdfOf } from './pdf.js';
 
 const TYPES = { pdf: 'application/pdf', svg: 'image/svg+xml', dxf: 'image/vnd.dxf' } as const;
 type Format = keyof typeof TYPES;
 
-class PrintNameDto {
+class WhichPrintDto {
+  @IdField() id: string;
   @ChoiceField(PRINTS) print: Print;
 }
 
@@ -40,8 +41,7 @@ export class PrintController {
 
   @Get(':print')
   async print(
-    @Param('id', ParseUUIDPipe) id: string,
-    @Param() { print }: PrintNameDto,
+    @Param() { id, print }: WhichPrintDto,
     @Query() { paper, format }: PrintAsDto,
     @Res({ passthrough: true }) response: Response,
   ): Promise<StreamableFile> {

@@ -42,7 +42,6 @@ export function DrillStage({ part, inputs, choose }: DrillStageProps) {
         {all.length} {all.length === 1 ? 'bore' : 'bores'} in each of {part.pieces}, the bit is changed{' '}
         {bitChanges(all)}×
       </h2>
-      <FittingWays part={part} inputs={inputs} choose={choose} />
       <ol className="bores">
         {crossDrilling.map((o, i) => (
           <Bore key={o.id} n={i + 1} bore={o} cross={o} inputs={inputs} choose={choose} first />
@@ -59,6 +58,7 @@ export function DrillStage({ part, inputs, choose }: DrillStageProps) {
         ))}
       </ol>
       <Walls part={part} />
+      <FittingWays part={part} inputs={inputs} choose={choose} />
     </div>
   );
 }

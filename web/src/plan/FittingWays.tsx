@@ -1,14 +1,16 @@
 import {
+  bitWords,
   chosenSchedule,
   kitWays,
   minutesInWords,
   plan,
+  type Bit,
   type KitWay,
   type PartPlan,
   type PlanInputs,
 } from '@compas/core';
 import { useMemo, type ReactNode } from 'react';
-import { Length } from '../ui/Length.js';
+import { Say } from '../ui/Length.js';
 import type { Choose } from './draft.js';
 
 interface FittingWaysProps {
@@ -56,9 +58,9 @@ export function FittingWays({ part, inputs, choose }: FittingWaysProps) {
       </thead>
       <tbody>
         <Row
-          head="hole"
+          head="bit"
           compared={compared}
-          cell={(c) => (c.hole === null ? 'none' : <Length mm={c.hole} />)}
+          cell={(c) => (c.bit === null ? 'none that fits' : <Say text={bitWords(c.bit)} />)}
         />
         <Row head="held" compared={compared} cell={(c) => c.held} />
         <Row
@@ -77,7 +79,7 @@ export function FittingWays({ part, inputs, choose }: FittingWaysProps) {
 
 interface Compared {
   way: KitWay;
-  hole: number | null;
+  bit: Bit | null;
   held: string;
   waits: number;
   handsOn: number;
@@ -91,8 +93,8 @@ function planned(inputs: PlanInputs, { way }: KitWay): Omit<Compared, 'way'> {
   const [part] = made.parts;
   const schedule = chosenSchedule(made);
   return {
-    hole: part.hardware?.needs.holes[0]?.hole.steps[0]?.diameter.mm ?? null,
-    held: part.mount.label.toLowerCase(),
+    bit: part.drilling[0]?.bit ?? null,
+    held: part.mount.label.charAt(0).toLowerCase() + part.mount.label.slice(1),
     waits: part.joins.reduce((sum, j) => sum + (j.cureMinutes ?? 0), 0),
     handsOn: schedule.handsOnMinutes,
     ready: schedule.end.replace('T', ' '),

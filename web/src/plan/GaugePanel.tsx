@@ -51,7 +51,7 @@ export function GaugePanel({ part, workshop, batchId }: GaugePanelProps) {
       ) : (
         <section className="sheet">
           <h3>Slots to cut from ply or card, so that nothing is set</h3>
-          <p className="figures">{missing.map(threeUnits).join('   ')}</p>
+          <Sizes all={missing} />
           <Print1to1 batchId={batchId} print="gauges" />
           <p className="soft">
             SVG and DXF allow for a kerf of <Length mm={copyingOf(workshop).templateKerf} />. When they are
@@ -62,10 +62,22 @@ export function GaugePanel({ part, workshop, batchId }: GaugePanelProps) {
       {radii.length > 0 && (
         <section className="sheet">
           <h3>Radius gauges</h3>
-          <p className="figures">{radii.map(threeUnits).join('   ')}</p>
+          <Sizes all={radii} />
           <Print1to1 batchId={batchId} print="radii" />
         </section>
       )}
     </>
+  );
+}
+
+function Sizes({ all }: { all: readonly number[] }) {
+  return (
+    <ul className="sizes">
+      {all.map((mm) => (
+        <li key={mm} className="figures">
+          {threeUnits(mm)}
+        </li>
+      ))}
+    </ul>
   );
 }

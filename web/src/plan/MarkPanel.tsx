@@ -1,5 +1,6 @@
-import { threeUnits, type Mark, type PartPlan } from '@compas/core';
+import { formatLength, threeUnits, type Mark, type PartPlan, type Units } from '@compas/core';
 import { Length, Say } from '../ui/Length.js';
+import { useUnits } from '../ui/units.js';
 import type { Choose } from './draft.js';
 import { Print1to1 } from './Paper.js';
 
@@ -100,9 +101,17 @@ export function MarkPanel({ part: { layout }, choose, batchId }: MarkPanelProps)
   );
 }
 
+/** The same length in the units that are not read just now: all of them are on the stick. */
+const otherUnits = (mm: number, read: Units): string =>
+  (['mm', 'decimal-inch', 'inch'] as const)
+    .filter((u) => u !== read)
+    .map((u) => formatLength(mm, u).replace(/ \(.*\)$/, ''))
+    .join(' · ');
+
 function MarkRow({ mark, isDatum, choose }: { mark: Mark; isDatum: boolean; choose?: Choose }) {
   const { sign, words } = SIGN[mark.does ?? 'change'];
   const at = mark.from ?? mark.x;
+  const { units } = useUnits();
   return (
     <tr>
       <td>
@@ -114,7 +123,7 @@ function MarkRow({ mark, isDatum, choose }: { mark: Mark; isDatum: boolean; choo
       <td className="number">
         <Length mm={at} />
         <br />
-        <span className="soft small">{threeUnits(at)}</span>
+        <span className="soft small">{otherUnits(at, units)}</span>
       </td>
       <td className="number">
         {mark.before !== mark.after && mark.before > 0 && (

@@ -32,8 +32,7 @@ export const printAddress = (batchId: string, print: Print, paper: Paper, format
 export function Print1to1({ batchId, print }: { batchId: string | undefined; print: Print }) {
   const [paper] = usePaper();
   const name = PRINT_WORDS[print];
-  if (batchId === undefined)
-    return <span className="soft">The {name} is printed when the plan is kept.</span>;
+  if (batchId === undefined) return <span className="soft">Keep the plan to print it 1:1: {name}.</span>;
   return (
     <span className="print-1to1">
       <b>{name.charAt(0).toUpperCase() + name.slice(1)} 1:1</b>

@@ -86,7 +86,9 @@ describe('choices for single holes', () => {
   });
 
   it('stand in the order with the way of fitting, the form of the stock and the datum', () => {
-    const { order } = draft('fit=glued&form=round&datum=e3.end&holes=h!after%20shaping!tailstock&mount=dowel');
+    const { order } = draft(
+      'fit=glued&form=round&datum=e3.end&holes=h!after%20shaping!tailstock&mount=dowel',
+    );
     expect(order).toMatchObject({
       fitting: 'glued',
       stockForm: 'round',

@@ -31,13 +31,16 @@ export function DrillLayer({ part }: { part: PartPlan }) {
       {shown.map((o) => (
         <AxialBit key={o.id} operation={o} />
       ))}
-      {crossDrilling.map((o) => (
+      {crossDrilling.filter(seenFromTheSide).map((o) => (
         <CrossBit key={o.id} operation={o} part={part} />
       ))}
       <WallMark part={part} />
     </g>
   );
 }
+
+/** A bit that comes towards the turner is seen as its hole only. */
+const seenFromTheSide = ({ angle }: CrossOperation) => Math.abs(Math.sin((angle * Math.PI) / 180)) > 0.7;
 
 const sameMouth = (a: DrillOperation, b: DrillOperation) => a.hole.from === b.hole.from;
 
@@ -196,6 +199,13 @@ export function TemplateLayer({ template, part }: { template: Template; part: Pa
       ))}
       {gouged.map((m) => (
         <path key={m.x0} d={between(m, part, template, frame)} className="gouged" />
+      ))}
+      {[...left, ...gouged].map((m) => (
+        <path
+          key={`at${m.x}`}
+          d={`M${frame.at(m.x)},${frame.up(heightAt(reached, m.x) ?? 0) - 3} l-5,-9 h10 Z`}
+          className={gouged.includes(m) ? 'gouged' : 'notch'}
+        />
       ))}
       <path d={`M${line}`} className="template-edge" />
       <line x1={frame.at(splitAt)} x2={frame.at(splitAt)} y1={8} y2={frame.axis} className="mark datum" />

@@ -1,8 +1,10 @@
 import {
+  ballSet,
   finishedReadings,
   inspectTwins,
   progressOf,
   twinsFindings,
+  type BallSet,
   type InspectedPiece,
   type TwinsVerdict,
 } from '@compas/core';
@@ -42,11 +44,22 @@ function useVerdict(batch: BatchDetail): TwinsVerdict {
   }, [batch]);
 }
 
+/** Balls are used as a set: an undersize one sets the size of all. */
+function ballSetOf({ snapshot }: BatchDetail, verdict: TwinsVerdict): BallSet | null {
+  if (snapshot.inputs.pattern.kind !== 'ball') return null;
+  const balls = snapshot.plan.parts[0].outline.spans.filter((s) => s.element.kind === 'sphere');
+  return ballSet(
+    verdict,
+    balls.map((s) => `${s.element.id}.crest`),
+  );
+}
+
 function Twins({ batch }: { batch: BatchDetail }) {
   const { plan } = batch.snapshot;
   const [part] = plan.parts;
   const verdict = useVerdict(batch);
   const records = recordFindings(batch, batch.events);
+  const set = ballSetOf(batch, verdict);
   const measured = verdict.stations.filter((s) => s.count > 0);
   return (
     <WorkScreen
@@ -75,6 +88,11 @@ function Twins({ batch }: { batch: BatchDetail }) {
             {verdict.cause !== null && (
               <p className="twins-cause">
                 <b>Likely cause.</b> {verdict.cause}
+              </p>
+            )}
+            {set !== null && (
+              <p className="twins-cause">
+                <Say text={set.words} />
               </p>
             )}
             {verdict.sentences.map((s) => (

@@ -38,12 +38,14 @@ export function EquipmentTable<T extends { id: string }>({ kind, items, onChange
                 <tr key={item.id}>
                   {kind.columns.map((column) => (
                     <td key={column.key}>
-                      <Cell
-                        item={item}
-                        column={column}
-                        label={`${kind.one} ${row + 1}, ${column.label}`}
-                        onChange={change}
-                      />
+                      {(column.when?.(item) ?? true) && (
+                        <Cell
+                          item={item}
+                          column={column}
+                          label={`${kind.one} ${row + 1}, ${column.label}`}
+                          onChange={change}
+                        />
+                      )}
                     </td>
                   ))}
                   <td>

@@ -16,7 +16,12 @@ import {
 } from '@compas/core';
 
 /** How a column of an equipment list is edited. Plain lengths are in mm. */
-export type Column<T> =
+export type Column<T> = CellKind<T> & {
+  /** whether an entry has this at all; every one when not said */
+  when?: (item: T) => boolean;
+};
+
+type CellKind<T> =
   | { key: keyof T & string; label: string; kind: 'text'; wide?: boolean }
   | { key: keyof T & string; label: string; kind: 'length' }
   | { key: keyof T & string; label: string; kind: 'optional length' }
@@ -91,6 +96,8 @@ export const fixtureKind: EquipmentKind<Fixture> = {
   fresh: (id) => ({ id, name: 'Spacer', kind: 'spacer', diameter: 14, length: 10 }),
 };
 
+const isStep = (bit: Bit) => bit.kind === 'step';
+
 export const bitKind: EquipmentKind<Bit> = {
   title: 'Bits',
   one: 'bit',
@@ -99,8 +106,8 @@ export const bitKind: EquipmentKind<Bit> = {
     { key: 'kind', label: 'Kind', kind: 'choice', choices: BIT_KINDS },
     { key: 'length', label: 'Reaches', kind: 'length' },
     { key: 'point', label: 'Its point', kind: 'optional length' },
-    { key: 'pilot', label: 'Step bit: pilot', kind: 'dimension' },
-    { key: 'pilotLength', label: 'Pilot is long', kind: 'optional length' },
+    { key: 'pilot', label: 'Step bit: pilot', kind: 'dimension', when: isStep },
+    { key: 'pilotLength', label: 'Pilot is long', kind: 'optional length', when: isStep },
   ],
   fresh: (id) => ({ id, kind: 'brad point', diameter: { mm: 10 }, length: 90 }),
 };
@@ -112,7 +119,12 @@ export const gaugeKind: EquipmentKind<Gauge> = {
     name,
     { key: 'kind', label: 'Kind', kind: 'choice', choices: GAUGE_KINDS },
     { key: 'size', label: 'Size that goes over', kind: 'dimension' },
-    { key: 'noGo', label: 'Must not go over', kind: 'dimension' },
+    {
+      key: 'noGo',
+      label: 'Must not go over',
+      kind: 'dimension',
+      when: (gauge) => gauge.kind === 'go and no-go',
+    },
   ],
   fresh: (id) => ({ id, name: 'Slot', kind: 'slot', size: { mm: 20 } }),
 };
