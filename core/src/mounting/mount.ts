@@ -18,6 +18,7 @@ export const MOUNT_KINDS = [
   'tape plate',
   'cups',
   'shifted centre',
+  'offset plate',
 ] as const;
 export type MountKind = (typeof MOUNT_KINDS)[number];
 
@@ -49,6 +50,14 @@ export interface Mount {
   reversal?: string;
   /** a face held by tape alone: across, mm */
   taped?: number;
+  /** what must fit the lathe's spindle thread or taper */
+  fits?: LatheFit[];
+}
+
+/** Something that goes on or into the spindle or the tailstock, and the thread or taper it wants. */
+export interface LatheFit {
+  what: string;
+  fits: string;
 }
 
 export interface MountWish {
@@ -86,6 +95,12 @@ export const plainMount = (
   fastest: Infinity,
   ...mount,
 });
+
+/** What of the equipment used says what it wants of the lathe. */
+export const fitsOf = (...used: ({ name: string; fits?: string } | undefined)[]): { fits?: LatheFit[] } => {
+  const fits = used.flatMap((u) => (u?.fits ? [{ what: u.name, fits: u.fits }] : []));
+  return fits.length > 0 ? { fits } : {};
+};
 
 /** A drilled end goes to the tail: its hole is measured from the finished end, and no waste may hide it. */
 export const drilledEnd = ({ part, kit, kitEnd }: MountWish): PartEnd | undefined =>

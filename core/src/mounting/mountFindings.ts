@@ -38,9 +38,10 @@ export function mountFindings(mount: Mount, work: HeldWork, workshop: Workshop):
     remedy: 'Choose another way to hold the work, or add it to the workshop.',
   }));
   const found: Said[] = [
+    ...fitSaid(mount, workshop),
     ...swingSaid(work, workshop),
     ...roomSaid(mount, work, workshop),
-    ...stiffnessSaid(mount, work),
+    ...stiffnessSaid(mount, work, workshop),
     ...tapeSaid(mount, work),
   ];
   return [
@@ -58,6 +59,24 @@ export function mountFindings(mount: Mount, work: HeldWork, workshop: Workshop):
 }
 
 type Said = [id: string, severity: Finding['severity'], what: string, why: string, remedy: string];
+
+/** As threads and tapers are written: without blanks, in one kind of cross. */
+const plainName = (name: string): string => name.toLowerCase().replace(/[\s"]/g, '').replace(/×/g, 'x');
+
+/** Whether what goes on the spindle and into the tailstock fits there. */
+function fitSaid({ fits = [] }: Mount, { lathe }: Workshop): Said[] {
+  const has = [lathe.spindleThread, lathe.taper].filter((name) => name !== '');
+  if (has.length === 0) return [];
+  return fits
+    .filter(({ fits: wants }) => !has.some((name) => plainName(name) === plainName(wants)))
+    .map(({ what, fits: wants }): Said => [
+      `fits.${plainName(what)}`,
+      'stop',
+      `${what} wants ${wants}; the lathe has ${has.join(' and ')}.`,
+      'It cannot be put on.',
+      'Get an adapter and count its length, or hold it in another way.',
+    ]);
+}
 
 function swingSaid({ part, outline, blank }: HeldWork, { lathe }: Workshop): Said[] {
   const said: Said[] = [];
@@ -134,7 +153,8 @@ function roomSaid(mount: Mount, { blank, tailDrill }: HeldWork, { lathe, fixture
   return said;
 }
 
-function stiffnessSaid(mount: Mount, { outline, blank }: HeldWork): Said[] {
+function stiffnessSaid(mount: Mount, { outline, blank }: HeldWork, { fixtures = [] }: Workshop): Said[] {
+  const steady = fixtures.find((f) => f.kind === 'steady');
   const slender = blank.length / slimmest(outline);
   if (mount.tailstock === null && slender > SLENDER_FREE)
     return [
@@ -153,7 +173,9 @@ function stiffnessSaid(mount: Mount, { outline, blank }: HeldWork): Said[] {
         'warn',
         `It is ${slender.toFixed(1)} times longer than its thinnest place.`,
         `Above ${SLENDER_HELD} it whips between centres.`,
-        'Little tailstock force, light cuts, fingers or a steady behind the work.',
+        steady
+          ? `Little tailstock force, light cuts, ${steady.name} behind the middle of the work.`
+          : 'Little tailstock force, light cuts, fingers or a steady behind the work.',
       ],
     ];
   return [];

@@ -199,6 +199,37 @@ describe('what sweeps off the axis', () => {
   });
 });
 
+describe('what must fit the lathe', () => {
+  const lathe = { ...workshop.lathe, spindleThread: 'M33 × 3.5', taper: 'MT2' };
+  const fitted = (fits: string) => {
+    const shop = { ...workshop, lathe, chucks: workshop.chucks.map((c) => ({ ...c, fits })) };
+    const chuck = proposeMounts(wish({ kind: 'finial' }), shop).find((m) => m.kind === 'chuck')!;
+    return mountFindings(chuck, held(wish(), { diagonal: 40, length: 110 }), shop).map((f) => f.id);
+  };
+
+  it('is its spindle thread or its taper, however it is written', () => {
+    expect(fitted('M33x3.5')).toEqual([]);
+    expect(fitted('mt2')).toEqual([]);
+    expect(fitted('M30 × 3.5')).toEqual(['mount.fits.scrollchuck.p']);
+  });
+
+  it('an offset plate carries a shifted axis, not a leaning one, and not farther than it reaches', () => {
+    const plate = owning(fixture('offset plate', 60, 20));
+    const shifted = (shift: number, tilt = 0) => {
+      const second = {
+        ...wish().part.turnings[0],
+        id: 't2',
+        axis: { shift: dim(shift), direction: 90, tilt },
+      };
+      const part = { ...wish().part, turnings: [wish().part.turnings[0], second] } as Part;
+      return proposeMounts({ ...wish(), part }, plate).find((m) => m.kind === 'offset plate');
+    };
+    expect(shifted(12)?.fixtures?.[0]).toContain('turned to 90°');
+    expect(shifted(40)?.missing).toEqual(['an offset plate that reaches ⟦40⟧']);
+    expect(shifted(12, 3)).toBeUndefined();
+  });
+});
+
 describe('a bit in the tailstock', () => {
   it('needs room on the bed, a drill chuck, and travel', () => {
     const [mount] = proposeMounts(wish(), workshop);

@@ -1,6 +1,6 @@
 import type { Workshop } from '../workshop/index.js';
 import type { Mount, MountWish, WayOfHolding } from './mount.js';
-import { betweenCentres, frictionPair, shiftedCentre } from './ways/centres.js';
+import { betweenCentres, frictionPair, onOffsetPlate, shiftedCentre } from './ways/centres.js';
 import { inChuck, inCollet, inRecess } from './ways/chucked.js';
 import { inCups, onScrew, onTapePlate } from './ways/faces.js';
 import { onDowel, onMandrel, onThroughMandrel } from './ways/mandrels.js';
@@ -18,6 +18,7 @@ const WAYS: readonly WayOfHolding[] = [
   inCups,
   frictionPair,
   shiftedCentre,
+  onOffsetPlate,
 ];
 
 /** So many ways are put to the turner; the others are there when asked for. */

@@ -60,6 +60,34 @@ const RULES: Rule[] = [
     words: () => 'Clamp the blank; a bit that grabs spins it. Clear chips with a brush, spindle stopped.',
   },
   {
+    id: 'drill-headstock',
+    applies: always,
+    at: (step) => step.stage === 'drill' && step.setup.holding.includes('headstock'),
+    words: () =>
+      'A drill chuck turns in the headstock only with its draw bar tight; feed the work with the tailstock, never by a hand round it.',
+  },
+  {
+    id: 'drill-tailstock',
+    applies: always,
+    at: (step) =>
+      step.stage === 'drill' && step.setup.place === 'lathe' && !step.setup.holding.includes('headstock'),
+    words: () =>
+      'Slowest speed, rest away; hold the drill chuck when you wind it back, or its taper lets go.',
+  },
+  {
+    id: 'off-axis',
+    applies: (c) => c.mount.kind === 'shifted centre' || c.mount.kind === 'offset plate',
+    at: on('mount', 'rough', 'shape'),
+    words: () =>
+      'What runs off its axis is seen too late: slowest speed, turn it by hand right round, stand out of its plane.',
+  },
+  {
+    id: 'tape',
+    applies: (c) => c.mount.kind === 'tape plate',
+    at: on('mount', 'rough'),
+    words: () => 'Tape lets go without warning: live centre up, light cuts, out of its plane.',
+  },
+  {
     id: 'glue-gloves',
     applies: (c) => c.glue === 'epoxy' || c.glue === 'foaming',
     at: on('glue', 'assemble'),

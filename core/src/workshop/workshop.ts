@@ -31,6 +31,8 @@ export interface Centre {
   name: string;
   kind: CentreKind;
   diameter: number;
+  /** thread or taper that it wants of the lathe, such as M33 × 3.5 or MT2 */
+  fits?: string;
 }
 
 export interface Jaws {
@@ -52,6 +54,8 @@ export interface Chuck {
   name: string;
   fastest: number;
   jaws: Jaws[];
+  /** thread or taper that it wants of the lathe, such as M33 × 3.5 or MT2 */
+  fits?: string;
 }
 
 export interface Mandrel {
@@ -61,6 +65,8 @@ export interface Mandrel {
   takes: string;
   /** how far it stands out of the spindle, mm */
   reach: number;
+  /** thread or taper that it wants of the lathe, such as M33 × 3.5 or MT2 */
+  fits?: string;
 }
 
 export const FIXTURE_KINDS = [
@@ -92,6 +98,8 @@ export interface Fixture {
   diameter: number;
   /** what it takes up along the axis; of a through mandrel what fits on it; of a screw what enters the wood */
   length: number;
+  /** thread or taper that it wants of the lathe, such as M33 × 3.5 or MT2 */
+  fits?: string;
 }
 
 export const BIT_KINDS = ['twist', 'brad point', 'flat-bottomed', 'spade', 'step'] as const;

@@ -40,15 +40,16 @@ export const demoWorkshop = (): Workshop => ({
     quillTravel: 80,
   },
   centres: [
-    { id: 'c1', name: 'Four-spur centre', kind: 'spur', diameter: 22 },
-    { id: 'c2', name: 'Ring centre', kind: 'ring', diameter: 13 },
-    { id: 'c3', name: 'Live cone centre', kind: 'live', diameter: 25 },
+    { id: 'c1', name: 'Four-spur centre', kind: 'spur', diameter: 22, fits: 'MT2' },
+    { id: 'c2', name: 'Ring centre', kind: 'ring', diameter: 13, fits: 'MT2' },
+    { id: 'c3', name: 'Live cone centre', kind: 'live', diameter: 25, fits: 'MT2' },
   ],
   chucks: [
     {
       id: 'k1',
       name: 'Scroll chuck',
       fastest: 2600,
+      fits: 'M33 × 3.5',
       jaws: [
         {
           id: 'j1',

@@ -65,6 +65,7 @@ class CentreDto {
   @Name() name: string;
   @ChoiceField(['spur', 'ring', 'stepped', 'live']) kind: CentreKind;
   @Millimetres(200) diameter: number;
+  @TextField({ max: 40, optional: true }) fits?: string;
 }
 class JawsDto {
   @Id() id: string;
@@ -81,12 +82,14 @@ class ChuckDto {
   @Name() name: string;
   @Rpm() fastest: number;
   @ListField(() => JawsDto, { max: 40 }) jaws: JawsDto[];
+  @TextField({ max: 40, optional: true }) fits?: string;
 }
 class MandrelDto {
   @Id() id: string;
   @Name() name: string;
   @TextField({ min: 1, max: 40 }) takes: string;
   @Millimetres(1000) reach: number;
+  @TextField({ max: 40, optional: true }) fits?: string;
 }
 class BitDto {
   @Id() id: string;
@@ -103,6 +106,7 @@ class FixtureDto {
   @ChoiceField(FIXTURE_KINDS) kind: FixtureKind;
   @Millimetres(1000) diameter: number;
   @Millimetres(5000) length: number;
+  @TextField({ max: 40, optional: true }) fits?: string;
 }
 class CopyingDto {
   @Millimetres(100) stylus: number;

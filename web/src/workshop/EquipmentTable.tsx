@@ -88,6 +88,16 @@ function Cell<T extends { id: string }>({ item, column, label, onChange }: CellP
           onChange={(e) => set(e.target.value)}
         />
       );
+    case 'optional text':
+      return (
+        <Input
+          aria-label={label}
+          value={String(value ?? '')}
+          maxLength={40}
+          style={{ width: 110 }}
+          onChange={(e) => set(e.target.value === '' ? undefined : e.target.value)}
+        />
+      );
     case 'length':
       return <LengthInput label={label} value={{ mm: Number(value ?? 0) }} onChange={({ mm }) => set(mm)} />;
     case 'bit size':

@@ -15,6 +15,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Button, Input, InputNumber, Select } from 'antd';
 import { useState } from 'react';
 import { kitsQuery, removeKit, saveKit, useChange } from '../api/queries.js';
+import { Length } from '../ui/Length.js';
 import { LengthInput } from '../ui/LengthInput.js';
 import { Trouble } from '../ui/Trouble.js';
 import { KitAsks } from './KitAsks.js';
@@ -55,7 +56,14 @@ export function KitsSection({ workshop }: { workshop: Workshop }) {
             onClick={() => setOpen(open === kit.id ? null : kit.id)}
           >
             <b>{kit.name}</b>
-            <span className="soft">{KIT_KINDS[kit.kind].words}</span>
+            <span className="soft">
+              {KIT_KINDS[kit.kind].words}
+              {'neckDiameter' in kit && kit.neckDiameter && (
+                <>
+                  , neck <Length mm={kit.neckDiameter.mm} />
+                </>
+              )}
+            </span>
             <span className="figures">{kit.onHand}</span>
           </button>
           {open === kit.id && (

@@ -24,6 +24,7 @@ export type Column<T> = CellKind<T> & {
 type CellKind<T> =
   | { key: keyof T & string; label: string; kind: 'text'; wide?: boolean }
   | { key: keyof T & string; label: string; kind: 'length' }
+  | { key: keyof T & string; label: string; kind: 'optional text' }
   | { key: keyof T & string; label: string; kind: 'optional length' }
   | { key: keyof T & string; label: string; kind: 'dimension' }
   | { key: keyof T & string; label: string; kind: 'bit size' }
@@ -38,6 +39,8 @@ export interface EquipmentKind<T> {
   fresh: (id: string) => T;
 }
 
+/** Thread or taper that a thing wants of the lathe; it is compared when it is given. */
+const fits = { key: 'fits', label: 'Fits', kind: 'optional text' } as const;
 const name = { key: 'name', label: 'Name', kind: 'text', wide: true } as const;
 
 export const centreKind: EquipmentKind<Centre> = {
@@ -47,6 +50,7 @@ export const centreKind: EquipmentKind<Centre> = {
     name,
     { key: 'kind', label: 'Kind', kind: 'choice', choices: ['spur', 'ring', 'stepped', 'live'] },
     { key: 'diameter', label: 'Diameter', kind: 'length' },
+    fits,
   ],
   fresh: (id) => ({ id, name: 'Centre', kind: 'live', diameter: 20 }),
 };
@@ -54,7 +58,7 @@ export const centreKind: EquipmentKind<Centre> = {
 export const chuckKind: EquipmentKind<Chuck> = {
   title: 'Chucks',
   one: 'chuck',
-  columns: [name, { key: 'fastest', label: 'Fastest', kind: 'number', unit: 'rpm' }],
+  columns: [name, { key: 'fastest', label: 'Fastest', kind: 'number', unit: 'rpm' }, fits],
   fresh: (id) => ({ id, name: 'Chuck', fastest: 2500, jaws: [] }),
 };
 
@@ -80,6 +84,7 @@ export const mandrelKind: EquipmentKind<Mandrel> = {
     name,
     { key: 'takes', label: 'Takes thread', kind: 'text' },
     { key: 'reach', label: 'Stands out', kind: 'length' },
+    fits,
   ],
   fresh: (id) => ({ id, name: 'Mandrel', takes: 'M8', reach: 35 }),
 };
@@ -92,6 +97,7 @@ export const fixtureKind: EquipmentKind<Fixture> = {
     { key: 'kind', label: 'Kind', kind: 'choice', choices: FIXTURE_KINDS },
     { key: 'diameter', label: 'Across', kind: 'length' },
     { key: 'length', label: 'Along the axis', kind: 'length' },
+    fits,
   ],
   fresh: (id) => ({ id, name: 'Spacer', kind: 'spacer', diameter: 14, length: 10 }),
 };

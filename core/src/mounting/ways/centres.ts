@@ -1,7 +1,9 @@
-import type { Workshop } from '../../workshop/index.js';
+import { len } from '../../measure/index.js';
+import type { Centre, Workshop } from '../../workshop/index.js';
 import {
   awayFromHole,
   drilledEnd,
+  fitsOf,
   liveCentre,
   plainMount,
   type Mount,
@@ -16,7 +18,7 @@ export const betweenCentres: WayOfHolding = (wish, workshop) => {
   const drive = ring ?? spur;
   const drilled = drilledEnd(wish);
   const slim = wish.kind === 'finial' || wish.kind === 'ornament';
-  const base = driven(wish, workshop, drive?.name);
+  const base = driven(wish, workshop, drive);
   const plain: Mount = {
     ...base,
     kind: 'between centres',
@@ -33,23 +35,25 @@ export const betweenCentres: WayOfHolding = (wish, workshop) => {
     label: 'Between centres on a spur',
     why: 'It bites and does not slip in roughing; but it splits fine ends, and it only goes back into its own marks.',
     headstock: spur?.name ?? 'spur centre',
+    ...fitsOf(spur, liveCentre(workshop)),
     reversal: 'Mark one spur and its slot: turned end for end it does not run true any more.',
   };
   return [{ mount: plain, suits: slim ? 3 : 2 }, ...(ring && spur ? [{ mount: onSpur, suits: 4 }] : [])];
 };
 
-function driven(wish: MountWish, workshop: Workshop, drive: string | undefined): Mount {
+function driven(wish: MountWish, workshop: Workshop, drive: Centre | undefined): Mount {
   const live = liveCentre(workshop);
   return plainMount({
     kind: 'between centres',
     label: '',
     why: '',
-    headstock: drive ?? 'drive centre',
+    headstock: drive?.name ?? 'drive centre',
     tailstock: live?.name ?? null,
     headstockEnd: awayFromHole(wish),
     wasteDrive: workshop.allowances.wasteDrive,
     wasteTail: drilledEnd(wish) ? 0 : workshop.allowances.wasteTail,
     missing: [...(drive ? [] : ['a drive centre']), ...(live ? [] : ['a live centre'])],
+    ...fitsOf(drive, live),
     reversal: 'Take it off, turn it end for end on the same two centre marks.',
   });
 }
@@ -81,7 +85,7 @@ export const shiftedCentre: WayOfHolding = (wish, workshop) => {
   if (!axis) return [];
   const spur = workshop.centres.find((c) => c.kind === 'spur');
   const mount: Mount = {
-    ...driven(wish, workshop, spur?.name),
+    ...driven(wish, workshop, spur),
     kind: 'shifted centre',
     label: 'On shifted centres',
     why: 'Second marks beside the first: the further axis is turned on them, after everything on the first axis.',
@@ -90,4 +94,28 @@ export const shiftedCentre: WayOfHolding = (wish, workshop) => {
       'Mark the direction of the shift on both ends before the first cut: both marks lie in one plane.',
   };
   return [{ mount, suits: 2.2 }];
+};
+
+/** A plate that carries the work beside the spindle: its hole and its turn are written down for each cut. */
+export const onOffsetPlate: WayOfHolding = (wish, workshop) => {
+  const axis = wish.part.turnings[1]?.axis;
+  const plate = workshop.fixtures?.find((f) => f.kind === 'offset plate');
+  // a plate shifts the work, it does not lean it
+  if (!axis || !plate || axis.tilt !== 0) return [];
+  const mount = plainMount({
+    kind: 'offset plate',
+    label: 'On the offset plate',
+    why: `The plate carries it ${len(axis.shift.mm)} beside the spindle, and its numbered holes find the same place on every piece.`,
+    headstock: plate.name,
+    wasteDrive: workshop.allowances.wasteDrive,
+    reach: plate.length,
+    stack: [{ what: plate.name, length: plate.length }],
+    fixtures: [
+      `hole for ${len(axis.shift.mm)}, turned to ${axis.direction}°: write both beside the cut, so that the pattern can be made again`,
+    ],
+    missing: axis.shift.mm > plate.diameter / 2 ? [`an offset plate that reaches ${len(axis.shift.mm)}`] : [],
+    ...fitsOf(plate),
+    reversal: 'Nothing is reversed: the plate is turned to its next hole.',
+  });
+  return [{ mount, suits: 2.4 }];
 };

@@ -4,6 +4,7 @@ import type { Chuck, Fixture, Jaws, Workshop } from '../../workshop/index.js';
 import {
   awayFromHole,
   drilledEnd,
+  fitsOf,
   liveCentre,
   plainMount,
   widestOf,
@@ -37,6 +38,7 @@ export const inChuck: WayOfHolding = (wish, workshop) => {
     tenon: found ? { diameter: found.jaws.gripBest, length: tenonLength } : null,
     missing: found ? [] : ['a chuck with jaws for a tenon no thicker than the piece'],
     fastest: found?.chuck.fastest ?? Infinity,
+    ...fitsOf(found?.chuck, live),
     stack: found ? [{ what: found.jaws.name, length: found.jaws.depth }] : [],
     reversal: reversedIn(wish, workshop),
   });
@@ -81,6 +83,7 @@ export const inRecess: WayOfHolding = (wish, workshop) => {
     wasteTail: liveCentre(workshop) ? workshop.allowances.wasteTail : 0,
     reach: best.jaws.depth,
     fastest: best.chuck.fastest,
+    ...fitsOf(best.chuck, liveCentre(workshop)),
     stack: [{ what: best.jaws.name, length: best.jaws.depth }],
     fixtures: ['open the jaws gently: a thin rim splits'],
     reversal: reversedIn(wish, workshop),
@@ -114,6 +117,7 @@ export const inCollet: WayOfHolding = (wish, workshop) => {
     stack: [{ what: found.collet.name, length: found.collet.length }],
     fixtures: bar ? [`${bar.name} tight`] : [],
     missing: bar ? [] : ['a draw bar'],
+    ...fitsOf(found.collet, liveCentre(workshop)),
     reversal: 'Rough that end to its diameter between centres first.',
   });
   return [{ mount, suits: 3.2 }];

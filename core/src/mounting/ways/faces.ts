@@ -1,5 +1,5 @@
 import { len } from '../../measure/index.js';
-import { liveCentre, plainMount, widestOf, type WayOfHolding } from '../mount.js';
+import { fitsOf, liveCentre, plainMount, widestOf, type WayOfHolding } from '../mount.js';
 import { reversedIn } from './chucked.js';
 
 /** Longer than this against its width a piece on a screw or a plate is levered off. */
@@ -23,6 +23,7 @@ export const onScrew: WayOfHolding = (wish, workshop) => {
     reach: 0,
     stack: [{ what: `${screw.name}, in the waste`, length: 0 }],
     fixtures: ['face of the blank sawn square, tight against the flange'],
+    ...fitsOf(screw),
     reversal: reversedIn(wish, workshop),
   });
   return [{ mount, suits: 5 }];
@@ -43,6 +44,7 @@ export const onTapePlate: WayOfHolding = (wish, workshop) => {
     reach: plate.length,
     stack: [{ what: plate.name, length: plate.length }],
     taped: face,
+    ...fitsOf(plate),
     reversal: 'Ease it off with a thin wedge and a drop of solvent; turn it over on fresh tape.',
   });
   return [{ mount, suits: 4 }];

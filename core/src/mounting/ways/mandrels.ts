@@ -1,6 +1,6 @@
 import { len } from '../../measure/index.js';
 import type { Fixture, Workshop } from '../../workshop/index.js';
-import { awayFromHole, liveCentre, plainMount, type MountWish, type WayOfHolding } from '../mount.js';
+import { awayFromHole, fitsOf, liveCentre, plainMount, type MountWish, type WayOfHolding } from '../mount.js';
 import { spacersFor, type StackItem } from '../stack.js';
 
 /** A mandrel that takes the kit's thread runs true with the hardware: flush stays flush. */
@@ -18,6 +18,7 @@ export const onMandrel: WayOfHolding = ({ mandrelThread: thread }, workshop) => 
     wasteTail: workshop.allowances.wasteTail,
     reach: (mandrel?.reach ?? 0) + (washer?.length ?? 0),
     missing: mandrel ? [] : [`a mandrel for ${thread}`],
+    ...fitsOf(mandrel, live),
     stack: [
       ...(mandrel ? [{ what: mandrel.name, length: mandrel.reach }] : []),
       ...(washer ? [{ what: washer.name, length: washer.length }] : []),
@@ -60,6 +61,7 @@ export const onThroughMandrel: WayOfHolding = (wish, workshop) => {
     missing: [...missing, ...(liveCentre(workshop) ? [] : ['a live centre'])],
     stack,
     fixtures,
+    ...fitsOf(rod, liveCentre(workshop)),
     reversal: 'Both ends are free: nothing to reverse. Square them to the rod before the nut is closed.',
   });
   return [{ mount, suits: 1 }];
@@ -113,6 +115,7 @@ export const onDowel: WayOfHolding = (wish, workshop) => {
     stack: dowel ? [{ what: dowel.name, length: dowel.length }] : [],
     fixtures: bar ? [`${bar.name} tight, so that the taper cannot creep out`] : [],
     missing: [...(dowel ? [] : [`a dowel of ${len(across)}`]), ...(bar ? [] : ['a draw bar'])],
+    ...fitsOf(dowel, liveCentre(workshop)),
     reversal: awayFromHole(wish) === hole.from ? 'The tip is finished last, the live centre away.' : '',
   });
   return [{ mount, suits: 4.5 }];
