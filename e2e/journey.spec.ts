@@ -105,8 +105,9 @@ test('from the pattern to twins: change a diameter, order a dozen, plan, print, 
   await test.step('print the batch sheet and the story stick', async () => {
     await page.getByText('Letter', { exact: true }).click();
     for (const name of ['Batch sheet', 'Story stick 1:1']) {
-      const address = await page.getByRole('link', { name }).getAttribute('href');
-      expect(address).toContain('paper=Letter');
+      const link = page.getByRole('link', { name });
+      await expect(link).toHaveAttribute('href', /paper=Letter/);
+      const address = await link.getAttribute('href');
       const pdf = await page.request.get(address ?? '');
       expect(pdf.headers()['content-type']).toBe('application/pdf');
     }

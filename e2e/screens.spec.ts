@@ -50,6 +50,26 @@ const SCREENS: { name: string; open: (page: Page) => Promise<void> }[] = [
         .click();
     },
   })),
+  ...['Gauges', 'Copying template'].map((sheet) => ({
+    name: `mark, ${sheet.toLowerCase()}`,
+    open: async (page: Page) => {
+      await page.getByRole('link', { name: '12 × Dovecote carafe stopper' }).first().click();
+      await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: 'Mark' }).click();
+      await page.getByText(sheet, { exact: true }).click();
+    },
+  })),
+  ...['drill', 'mount', 'mark?sheet=ball'].map((stage) => ({
+    name: `plan in the making, ${stage}`,
+    open: async (page: Page) => {
+      await page.goto('/patterns');
+      await page
+        .locator('.shelf')
+        .getByRole('link', { name: stage.startsWith('mark') ? /Nine-pin ball/ : /Seed awl handle/ })
+        .click();
+      await expect(page.getByText('History')).toBeVisible();
+      await page.goto(`${page.url().replace(/\/$/, '')}/plan/${stage}`);
+    },
+  })),
   {
     name: 'run',
     open: (page) =>
@@ -60,6 +80,13 @@ const SCREENS: { name: string; open: (page: Page) => Promise<void> }[] = [
     name: `stock ${room}`,
     open: async (page: Page) => void (await page.goto(`/stock${room}`)),
   })),
+  {
+    name: 'a kit opened',
+    open: async (page) => {
+      await page.goto('/workshop/kits');
+      await page.getByRole('button', { name: /Carafe base with tapped insert/ }).click();
+    },
+  },
   {
     name: 'a cutting plan',
     open: async (page) => {
@@ -82,7 +109,7 @@ const SCREENS: { name: string; open: (page: Page) => Promise<void> }[] = [
       await page.getByRole('button', { name: 'Correct a value' }).click();
     },
   },
-  ...['lathe', 'holding', 'bits', 'kits', 'saws', 'hours', 'habits', 'members'].map((section) => ({
+  ...['lathe', 'holding', 'bits', 'gauges', 'kits', 'saws', 'hours', 'habits', 'members'].map((section) => ({
     name: `workshop ${section}`,
     open: async (page: Page) => void (await page.goto(`/workshop/${section}`)),
   })),

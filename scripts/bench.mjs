@@ -209,6 +209,45 @@ function cuttingInstance(core, pieces, boards) {
 }
 
 /** Cutting plans against the bound of the solver, both orders of sawing studied, by the code that the worker runs. */
+/** Template of sixty elements; everything about fitting a batch worked out again. */
+async function benchFitting() {
+  const core = await import(pathToFileURL(join(ROOT, 'core/dist/index.js')));
+  const { exampleInputs } = await import(pathToFileURL(join(ROOT, 'core/dist/plan/exampleShop.js')));
+  const body = benchPattern(core);
+  const [part] = body.parts;
+  const outline = core.outlineOf(part.turnings[0]);
+  const template = () => core.templateOf(outline, { stylus: 2, cutter: 3 });
+  await timed(30, template);
+  const edges = await timed(100, template);
+  row(
+    `template of 60 elements, ${outline.length.toFixed(0)} mm, median of 100`,
+    `${median(edges).toFixed(1)} ms`,
+  );
+  const { workshop, schools, order, stock } = exampleInputs(12);
+  const material = core.materialById('ash');
+  const site = { material, workshop, choices: [], usual: undefined };
+  const fitting = () => {
+    const drill = core.planDrilling(part, outline, [], site);
+    const wish = { part, kind: 'other', outline, holes: drill.holes, material };
+    const [mount] = core.proposeMounts(wish, workshop);
+    const blank = { section: 40, diagonal: 57, length: outline.length + 30 };
+    core.mountFindings(mount, { part, outline, blank, mass: 900, rpm: 1500, tailDrill: null }, workshop);
+    return core.layoutOf(outline, {
+      faces: [],
+      bores: [],
+      material,
+      gauges: workshop.gauges,
+      firstGrain: 125,
+    });
+  };
+  await timed(30, fitting);
+  const fitted = await timed(100, fitting);
+  row('drilling, mounting and marks of it, median of 100', `${median(fitted).toFixed(1)} ms`);
+  const whole = () => core.plan(body, workshop, stock, order, schools);
+  await timed(10, whole);
+  row('its whole plan, median of 50', `${median(await timed(50, whole)).toFixed(1)} ms`);
+}
+
 async function benchCutting() {
   const core = await import(pathToFileURL(join(ROOT, 'core/dist/index.js')));
   const { default: load } = await import(pathToFileURL(join(ROOT, 'node_modules/highs/build/highs.mjs')));
@@ -347,6 +386,7 @@ await main(async () => {
   await build();
   await benchPlan();
   await benchPatternBench();
+  await benchFitting();
   await benchPhoto();
   await benchCutting();
   const { env, stop } = await freshDatabase({

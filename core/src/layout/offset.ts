@@ -58,22 +58,36 @@ const turnsDown = (before: Piece, after: Piece): boolean =>
 /** Looks for a change of the highest piece at least this often between two ends of pieces. */
 const LOOKS = 4;
 const HALVINGS = 44;
+/** Ends nearer than this are one place, mm. */
+const SAME_PLACE = 1e-9;
 
 /** The highest of many pieces at every x, as pieces. */
 function upperEnvelope(pieces: readonly Piece[]): Edge {
   const byStart = [...pieces].sort((a, b) => a.x0 - b.x0);
-  const breaks = [...new Set(pieces.flatMap((p) => [p.x0, p.x1]))].sort((a, b) => a - b);
+  const breaks = placesOf(pieces);
   const kept: Piece[] = [];
   const active: Piece[] = [];
   let next = 0;
   for (let i = 0; i + 1 < breaks.length; i++) {
     const a = breaks[i] ?? 0;
     const b = breaks[i + 1] ?? 0;
-    for (let p = byStart[next]; p && p.x0 <= a; p = byStart[++next]) active.push(p);
-    for (let k = active.length - 1; k >= 0; k--) if ((active[k]?.x1 ?? 0) <= a) active.splice(k, 1);
+    for (let p = byStart[next]; p && p.x0 <= a + SAME_PLACE; p = byStart[++next]) active.push(p);
+    for (let k = active.length - 1; k >= 0; k--)
+      if ((active[k]?.x1 ?? 0) <= a + SAME_PLACE) active.splice(k, 1);
     if (b - a > 1e-12) highestBetween(active, a, b, kept);
   }
   return kept;
+}
+
+/** Ends of pieces from left to right; joints are met from both sides, but need one look. */
+function placesOf(pieces: readonly Piece[]): Float64Array {
+  const ends = new Float64Array(2 * pieces.length);
+  pieces.forEach((p, i) => {
+    ends[2 * i] = p.x0;
+    ends[2 * i + 1] = p.x1;
+  });
+  ends.sort();
+  return ends.filter((x, i) => i === 0 || x - (ends[i - 1] ?? 0) > SAME_PLACE);
 }
 
 /** Cuts [a, b] where the highest of the pieces changes, and keeps the highest of each part. */
@@ -83,7 +97,9 @@ function highestBetween(active: readonly Piece[], a: number, b: number, kept: Pi
     let height = -Infinity;
     for (const p of active) {
       const h = heightOf(p, x);
-      if (h > height) [best, height] = [p, h];
+      if (h <= height) continue;
+      best = p;
+      height = h;
     }
     return best;
   };

@@ -69,7 +69,8 @@ export function templateOf(
   const wished = withLeads(outline, reach, cutter);
   const path = offsetAbove(wished, cutter);
   const edge = below(path, stylus);
-  const reached = below(offsetAbove(edge, stylus), cutter);
+  // a stylus no larger than the cutter follows the whole path: (C ⊖ D(s)) ⊕ D(s) = C for C = P ⊕ D(c), s ≤ c
+  const reached = below(stylus <= cutter ? path : offsetAbove(edge, stylus), cutter);
   const { left, gouged } = missedOf(edgeOf(outline.segments), reached);
   const shown = clipped(edge, -LEAD, outline.length + LEAD);
   return {
@@ -114,15 +115,13 @@ function clipped(edge: Edge, from: number, to: number): Edge {
 /** Walks both edges together and gathers the stretches where they differ. */
 function missedOf(wished: Edge, reached: Edge): { left: Missed[]; gouged: Missed[] } {
   const [from, to] = [wished[0]?.x0 ?? 0, wished.at(-1)?.x1 ?? 0];
-  const places = [
-    ...Array.from({ length: Math.ceil((to - from) / STEP) + 1 }, (_, i) => Math.min(to, from + i * STEP)),
-    ...wished.flatMap((p) => [p.x0 + 1e-6, p.x1 - 1e-6]),
-  ].sort((a, b) => a - b);
+  const places = placesAlong(wished, from, to);
   const left: Missed[] = [];
   const gouged: Missed[] = [];
   const walk = { wished: walker(wished), reached: walker(reached) };
   for (const x of places) {
-    const [want, got] = [walk.wished(x), walk.reached(x)];
+    const want = walk.wished(x);
+    const got = walk.reached(x);
     if (want === null || got === null) continue;
     gather(left, x, got - want);
     gather(gouged, x, want - got);
@@ -152,6 +151,18 @@ function atWorst(m: Missed, by: (x: number) => number): void {
   }
   const found = by((a + b) / 2);
   if (found > m.by) [m.x, m.by] = [(a + b) / 2, found];
+}
+
+/** Places every STEP, and just inside both ends of every piece. */
+function placesAlong(edge: Edge, from: number, to: number): Float64Array {
+  const even = Math.ceil((to - from) / STEP) + 1;
+  const places = new Float64Array(even + 2 * edge.length);
+  for (let i = 0; i < even; i++) places[i] = Math.min(to, from + i * STEP);
+  edge.forEach((p, i) => {
+    places[even + 2 * i] = p.x0 + 1e-6;
+    places[even + 2 * i + 1] = p.x1 - 1e-6;
+  });
+  return places.sort();
 }
 
 /** Reads an edge at places that only go on: no search from the beginning each time. */
