@@ -61,12 +61,13 @@ function linesOf(wish: BatchSheetWish): Line[] {
     ),
     ...part.drilling.flatMap((d) => [
       body(
-        `${d.name}: ${d.bit ? `${d.bit.kind} ${mm(d.bit.diameter.mm)}` : 'no bit'}, ${d.rpm} rpm`,
+        `${d.name}: ${d.bit ? `${d.bit.kind} ${mm(d.bit.diameter.mm)}` : 'no bit'}, ${d.rpm} rpm${d.moment && d.setup ? `, ${d.moment}, ${d.setup}` : ''}`,
         `shoulder ${mm(d.toShoulder)}, tape ${mm(d.tapeAt)}`,
       ),
     ]),
     head('Hold'),
     body(`${part.mount.label}: ${part.mount.headstock}, tail: ${part.mount.tailstock ?? 'nothing'}.`),
+    ...(part.mount.fixtures ?? []).map((fixture) => body(speak(fixture, units))),
     head('Sizes'),
     ...part.layout.sizing.map((s) =>
       body(

@@ -24,6 +24,8 @@ export interface DrillOperation extends BoredHole {
   after?: string;
   /** what holds a thread: its length in the wood over its diameter */
   engagement?: number;
+  /** left below what enters, for glue and chips, mm */
+  room?: number;
 }
 
 export interface DrillPlan {
@@ -150,10 +152,15 @@ function operation(wish: NeededHole, length: number, site: DrillSite): DrillOper
     moment,
     setup,
     drift: driftOf(setup, depth, diameter, trued),
+    ...roomOf(wish, depth),
     ...(range.fit === 'thread-forming' ? { engagement: wish.entersLength / wish.entersDiameter } : {}),
     ...(after === undefined ? {} : { after }),
   };
 }
+
+/** What enters a hole of the hardware stops short of its bottom; drawn holes are as deep as they are drawn. */
+const roomOf = ({ entersLength }: NeededHole, depth: number): { room?: number } =>
+  entersLength > 0 && depth - entersLength > 1e-6 ? { room: depth - entersLength } : {};
 
 /** The hole that a bore belongs to: steps are numbered, bores of a taper lettered. */
 export const wholeHole = (id: string): string => id.replace(/\.\d+[a-z]?$/, '');

@@ -1,5 +1,5 @@
 import type { Figure } from '../measure/index.js';
-import { proposeMounts, type Mount } from '../mounting/index.js';
+import { centringOf, proposeMounts, type Mount, type StockForm } from '../mounting/index.js';
 import type { Outline } from '../pattern/index.js';
 import { blankFor, type Blank } from '../stock/index.js';
 import type { DrawnPart } from './drawnPart.js';
@@ -41,10 +41,14 @@ export function heldPart(drawn: DrawnPart, { pattern, workshop, order }: PlanInp
       pieces,
       ...squareLeft(outline),
     },
-    workshop.allowances,
+    { ...workshop.allowances, centring: centringError(order.stockForm, workshop.allowances.centring) },
   );
   return { mounts, mount, blank, figures };
 }
+
+/** Stock without corners is centred less surely: its blank must be that much larger. */
+const centringError = (form: StockForm = 'square', usual: number): number =>
+  form === 'square' ? usual : Math.max(usual, centringOf(form, 0).error);
 
 /** The largest square that stays in the piece, when there is one; only the rest is turned from round. */
 function squareLeft({ squares = [] }: Outline): { squareLeft?: number } {

@@ -122,10 +122,15 @@ function shapeSteps(part: PartDraft): Draft[] {
     id: 'size',
     stage: 'mark',
     title: 'Size',
-    words: layout.sizing.map(
-      (s) =>
-        `${s.label}: part down to ${len(s.cutTo)} at ${len(s.from ?? s.x)}. ${s.transfer ?? s.gauge.words}`,
-    ),
+    words: [
+      ...(layout.datum && layout.datum.id !== 'start'
+        ? [`All places from the ${layout.datum.label}, ${len(layout.datum.x)} from the reference end.`]
+        : []),
+      ...layout.sizing.map(
+        (s) =>
+          `${s.label}: part down to ${len(s.cutTo)} at ${len(s.from ?? s.x)}. ${s.transfer ?? s.gauge.words}`,
+      ),
+    ],
     minutes: MINUTES.size * layout.sizing.length,
     setup: onLathe(part),
     speed: speedOf(part, 'size'),

@@ -10,6 +10,7 @@ import {
   type BoredHole,
   type CrossOperation,
   type DrillMoment,
+  type DrillOperation,
   type DrillSetup,
   type PartPlan,
   type PlanInputs,
@@ -68,7 +69,7 @@ type Across = Pick<CrossOperation, 'x' | 'angle' | 'through' | 'fromEdge'>;
 
 interface BoreProps {
   n: number;
-  bore: BoredHole & { after?: string };
+  bore: BoredHole & Pick<DrillOperation, 'after' | 'room' | 'engagement'>;
   cross?: Across;
   inputs: PlanInputs;
   choose?: Choose;
@@ -97,6 +98,26 @@ function Bore({ n, bore: o, cross, inputs, choose, first }: BoreProps) {
               <Length mm={o.toShoulder} />
             </dd>
           </div>
+          <div>
+            <dt>to the point</dt>
+            <dd>
+              <Length mm={o.toPoint} />
+            </dd>
+          </div>
+          {o.room !== undefined && (
+            <div>
+              <dt>room below</dt>
+              <dd>
+                <Length mm={o.room} />
+              </dd>
+            </div>
+          )}
+          {o.engagement !== undefined && (
+            <div>
+              <dt>thread holds over</dt>
+              <dd className="figures">{o.engagement.toFixed(1)} diameters</dd>
+            </div>
+          )}
           {cross && (
             <div>
               <dt>centre, from the reference end</dt>

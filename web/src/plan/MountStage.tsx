@@ -101,9 +101,14 @@ function CentringPanel({ part, inputs, choose }: MountStageProps) {
         </p>
       ))}
       <p className="soft">
-        Usually right to <Length mm={centring.error} />; the workshop allows for{' '}
-        <Length mm={inputs.workshop.allowances.centring} />
-        {centring.error > inputs.workshop.allowances.centring && ': take the blank that much larger'}.
+        Usually right to <Length mm={centring.error} />
+        {form === 'square' ? (
+          <>
+            ; the workshop allows for <Length mm={inputs.workshop.allowances.centring} />.
+          </>
+        ) : (
+          ': the blank is counted that much larger.'
+        )}
       </p>
     </section>
   );

@@ -3,30 +3,42 @@ import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { Link } from 'react-router';
 import { moveStock, stockQuery, useChange, type HeldStock } from '../api/queries.js';
-import { Length } from '../ui/Length.js';
+import { Length, Say } from '../ui/Length.js';
 import { Trouble } from '../ui/Trouble.js';
 
 /** The blank: what to saw, and how its end is marked. */
 export function StockStage({ part, batchId }: { part: PartPlan; batchId?: string }) {
   const { blank } = part;
+  const form = part.centring?.form ?? 'square';
   return (
     <div className="column">
       <h2>
-        Saw {blank.count} {blank.count === 1 ? 'blank' : 'blanks'}, <Length mm={blank.section} /> square,{' '}
-        <Length mm={blank.length} /> long
+        {form === 'square' ? 'Saw' : `From ${form} stock cut`} {blank.count}{' '}
+        {blank.count === 1 ? 'blank' : 'blanks'}, <Length mm={blank.section} />{' '}
+        {form === 'square' ? 'square' : 'or more across'}, <Length mm={blank.length} /> long
       </h2>
       {batchId !== undefined && <BlanksOnShelf batchId={batchId} wanted={blank.count} />}
       <div className="row" style={{ alignItems: 'flex-start', gap: 28 }}>
-        <EndOfBlank blank={blank} diameter={part.largestDiameter} />
+        {form === 'square' && <EndOfBlank blank={blank} diameter={part.largestDiameter} />}
         <div style={{ flex: 1, minWidth: 240 }}>
-          <p>
-            Set the marking gauge to <Length mm={blank.section / 2} /> and draw from all four sides: the
-            centre lies in the small square.
-          </p>
-          <p>
-            For an octagon tilt the saw to 45° and take <Length mm={blank.octagon.clipLeg} /> off each corner;
-            the flats are then <Length mm={blank.octagon.flat} /> wide.
-          </p>
+          {form === 'square' ? (
+            <>
+              <p>
+                Set the marking gauge to <Length mm={blank.section / 2} /> and draw from all four sides: the
+                centre lies in the small square.
+              </p>
+              <p>
+                For an octagon tilt the saw to 45° and take <Length mm={blank.octagon.clipLeg} /> off each
+                corner; the flats are then <Length mm={blank.octagon.flat} /> wide.
+              </p>
+            </>
+          ) : (
+            part.centring?.words.map((words) => (
+              <p key={words}>
+                <Say text={words} />
+              </p>
+            ))
+          )}
           <p className="soft">
             {blank.perBlank > 1 ? `${blank.perBlank} pieces lie end to end in one blank. ` : ''}A piece of{' '}
             {part.material.name.toLowerCase()} weighs {part.mass.toFixed(0)} g when it is turned (

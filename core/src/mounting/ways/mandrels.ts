@@ -107,7 +107,7 @@ export const onDowel: WayOfHolding = (wish, workshop) => {
     kind: 'dowel',
     label: 'On a dowel in its hole',
     why: `A dowel turned to the hole of ${len(across)} holds it by friction, and the outside runs true with the hole.`,
-    headstock: dowel?.name ?? `dowel of ${len(across)}`,
+    headstock: dowel?.name ?? 'a turned dowel',
     tailstock: liveCentre(workshop)?.name ?? null,
     headstockEnd: hole.from,
     wasteTail: workshop.allowances.wasteTail,
