@@ -1,6 +1,6 @@
 import type { Material } from '../material/index.js';
 import { len, type DrillMoment, type DrillSetup, type Finding } from '../measure/index.js';
-import { pointLength } from '../pattern/index.js';
+import { pointLength, type Hole } from '../pattern/index.js';
 import type { Bit } from '../workshop/index.js';
 import type { Drift } from './drillWay.js';
 import type { HoleRange } from './fit.js';
@@ -29,6 +29,17 @@ export interface BoredHole {
   setup?: DrillSetup;
   /** how far it may run off its axis */
   drift?: Drift;
+}
+
+/** Drilling of one hole along the axis. */
+export interface DrillOperation extends BoredHole {
+  hole: Hole;
+  /** what is done when it is drilled */
+  after?: string;
+  /** what holds a thread: its length in the wood over its diameter */
+  engagement?: number;
+  /** left below what enters, for glue and chips, mm */
+  room?: number;
 }
 
 /** How a bit is used in one hole. */

@@ -12,5 +12,5 @@ export * from './drillWay.js';
 export * from './bitSequence.js';
 export * from './drilling.js';
 export * from './crossDrilling.js';
-export { pecks, type BoredHole } from './bitWork.js';
+export { pecks, type BoredHole, type DrillOperation } from './bitWork.js';
 export * from './mating.js';

@@ -95,7 +95,7 @@ describe('holes across', () => {
     const { parts, findings } = planOf(launcher);
     const across = parts[0].steps.filter((s) => s.id.startsWith('drill.cross.'));
     const stem = across.find((s) => s.title.includes('stem hole'))!;
-    expect(stem.words[0]).toMatch(/⟦16⟧ from the reference end of the piece, on side 1, through/);
+    expect(stem.words[1]).toMatch(/⟦16⟧ from the reference end of the piece, on side 1, through/);
     expect(across.find((s) => s !== stem)?.words[0]).toContain('side 2');
     expect(findings.find((f) => f.id === 'drill.cross.part1')?.severity).toBe('note');
   });

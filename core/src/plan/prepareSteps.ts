@@ -57,10 +57,22 @@ export function stockSteps(part: PartDraft): Draft[] {
 export function drillStepsAt(part: PartDraft, moment: DrillMoment): Draft[] {
   const at = (o: BoredHole) => (o.moment ?? 'square blank') === moment;
   const cross = (part.crossDrilling ?? []).filter(at);
-  return [
+  const along = part.drilling.filter(at);
+  const drafts = [
     ...cross.map((o, i) => crossStep(o, cross[i - 1])),
-    ...part.drilling.filter(at).map((o) => axialStep(o, part)),
+    ...along.map((o) => axialStep(o, part)),
   ];
+  const bores: BoredHole[] = [...cross, ...along];
+  return drafts.map((draft, i) => ({ ...draft, words: [...bitChange(bores, i), ...draft.words] }));
+}
+
+/** Whether the bit stays in from the hole before. */
+function bitChange(bores: readonly BoredHole[], i: number): string[] {
+  const [before, here] = [bores[i - 1], bores[i]];
+  if (!before?.bit || !here?.bit) return [];
+  return before.bit.id === here.bit.id
+    ? ['The bit stays in.']
+    : [`Change the bit: ${bitWords(before.bit)} out, ${bitWords(here.bit)} in.`];
 }
 
 /** Cross holes lie where one marked end puts them. */

@@ -8,6 +8,7 @@ import {
   type Step,
 } from '@compas/core';
 import type { BatchDetail } from '../api/queries.js';
+import { DrillLayer } from '../strip/fittingLayers.js';
 import { StepLayer } from '../strip/layers.js';
 import { Strip } from '../strip/Strip.js';
 import { Findings } from '../ui/Findings.js';
@@ -65,6 +66,7 @@ export function StepWork(props: StepWorkProps) {
           tallest={190}
         >
           <StepLayer step={step} stations={part.stations} />
+          {step.stage === 'drill' && <DrillLayer part={part} stepId={step.id} />}
         </Strip>
       </div>
       <div className="run-body">

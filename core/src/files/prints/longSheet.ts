@@ -4,6 +4,8 @@ import { MARGIN, PAPERS, type Ink, type Page, type PrintPaper } from '../page.js
 const OVERLAP = 10;
 /** The bar that is measured to see that the printer did not scale, mm. */
 export const CHECK_BAR = 100;
+/** A roll is wide enough for the words above the drawing, mm. */
+const LEAST_WIDE = 230;
 /** Where the drawing begins below the heading, and what the check bar needs below it. mm */
 export const TOP = 40;
 export const FOOT = 24;
@@ -35,7 +37,7 @@ export const roomOn = (paper: PrintPaper): number =>
 /** The sheets of a long drawing: heading, its share of the drawing, match marks, check bar. */
 export function longSheet(drawing: LongDrawing, paper: PrintPaper): Page[] {
   const { from, to, tall } = drawing;
-  const width = paper === 'roll' ? Math.max(to - from, CHECK_BAR) + 2 * MARGIN : PAPERS[paper].height;
+  const width = paper === 'roll' ? Math.max(to - from, LEAST_WIDE) + 2 * MARGIN : PAPERS[paper].height;
   const height = paper === 'roll' ? TOP + tall + FOOT : PAPERS[paper].width;
   const usable = width - 2 * MARGIN;
   const starts = tileStarts(from, to, usable);

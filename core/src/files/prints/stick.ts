@@ -1,7 +1,7 @@
 import { formatLength } from '../../measure/index.js';
-import type { Layout, Mark, MarkDoes } from '../../layout/index.js';
+import type { Layout, Mark } from '../../layout/index.js';
 import { radiusAt, type Outline } from '../../pattern/index.js';
-import type { Ink, Page, PrintPaper } from '../page.js';
+import { MARGIN, type Ink, type Page, type PrintPaper } from '../page.js';
 import { longSheet, roomOn, TOP, type Placed } from './longSheet.js';
 
 /** Flat strip to hold against the work, strip to wrap round it, card with the half profile cut out. */
@@ -52,15 +52,18 @@ export function threeUnits(mm: number): string {
 
 const STICK_HEIGHT = 22;
 const HIGHEST = 40;
-const ROW = 12;
-const LABEL_ROWS = 4;
+const ROW = 8.6;
 
 /** A strip with a notch at each mark, labels below in rows, the half profile standing on it. */
-function flat({ outline, layout }: StickWish): Form {
+function flat({ outline, layout, paper }: StickWish): Form {
   const y = TOP + HIGHEST;
   const clipped = Math.max(0, ...outline.segments.flatMap((s) => [s.r0, s.r1])) > HIGHEST;
+  const rows = labelRows(layout.marks);
+  const deepest = Math.max(0, ...rows) + 1;
+  const room = roomOn(paper) - HIGHEST - STICK_HEIGHT - 6;
+  const high = Math.min(ROW, room / deepest);
   return {
-    tall: HIGHEST + STICK_HEIGHT + LABEL_ROWS * ROW + 6,
+    tall: HIGHEST + STICK_HEIGHT + deepest * high + 6,
     words: clipped ? `The profile is cut off above ${threeUnits(2 * HIGHEST)}.` : '',
     ink: (place) => [
       box(place.xOf(place.from), y, place.xOf(place.to), y + STICK_HEIGHT),
@@ -73,20 +76,41 @@ function flat({ outline, layout }: StickWish): Form {
           [place.xOf(place.to), y],
         ],
       },
-      ...layout.marks.filter((m) => place.on(m.x)).flatMap((m, n) => flatMark(m, place.xOf(m.x), y, n)),
+      ...layout.marks.flatMap((m, n) =>
+        place.on(m.x) ? flatMark(m, place.xOf(m.x), y, y + STICK_HEIGHT + 6 + (rows[n] ?? 0) * high) : [],
+      ),
     ],
   };
 }
 
-function flatMark(mark: Mark, x: number, y: number, n: number): Ink[] {
+/**
+ * Row of each label, so that none lies over another or over a leader: from right to left each hangs below
+ * all whose line runs down through its words.
+ */
+function labelRows(marks: readonly Mark[]): number[] {
+  const rows = new Array<number>(marks.length).fill(0);
+  for (let i = marks.length - 1; i >= 0; i--) {
+    const mark = marks[i];
+    if (!mark) continue;
+    const end = mark.x + widthOf(mark);
+    for (let j = i + 1; j < marks.length && (marks[j]?.x ?? Infinity) <= end; j++)
+      rows[i] = Math.max(rows[i] ?? 0, (rows[j] ?? 0) + 1);
+  }
+  return rows;
+}
+
+/** Mean width of a character against its size: labels are placed before a font is chosen. */
+const CHARACTER = 0.55;
+const widthOf = (mark: Mark): number =>
+  Math.max(...label(mark, 0, 0).map((i) => (i.kind === 'text' ? i.text.length * i.size * CHARACTER : 0)));
+
+function flatMark(mark: Mark, x: number, y: number, row: number): Ink[] {
   const bottom = y + STICK_HEIGHT;
-  // the first of each group hangs lowest, so that no leader crosses a label before it
-  const row = bottom + 6 + (LABEL_ROWS - 1 - (n % LABEL_ROWS)) * ROW;
   return [
     { kind: 'line', x0: x, y0: y, x1: x, y1: bottom, weight: 0.25 },
     ...notch(x, bottom),
-    ...sign(mark.does, x, y + 5),
-    { kind: 'line', x0: x, y0: bottom, x1: x, y1: row - 4, weight: 0.1, dashed: true },
+    ...sign(mark, x, y + 5),
+    { kind: 'line', x0: x, y0: bottom, x1: x, y1: row - 3, weight: 0.1, dashed: true },
     ...label(mark, x, row),
   ];
 }
@@ -97,6 +121,7 @@ function wrapped({ outline, layout, paper }: StickWish): Form {
   const round = Math.PI * across;
   const height = Math.min(round, roomOn(paper) - 4);
   const whole = height >= round - 1e-9;
+  const rows = labelRows(layout.marks);
   return {
     tall: height,
     words: whole
@@ -105,13 +130,14 @@ function wrapped({ outline, layout, paper }: StickWish): Form {
     ink: (place) => [
       box(place.xOf(place.from), TOP, place.xOf(place.to), TOP + height, true),
       ...layout.marks
-        .filter((m) => place.on(m.x))
-        .flatMap((m, n): Ink[] => {
+        .map((m, n) => ({ m, n }))
+        .filter(({ m }) => place.on(m.x))
+        .flatMap(({ m, n }): Ink[] => {
           const x = place.xOf(m.x);
           return [
             { kind: 'line', x0: x, y0: TOP, x1: x, y1: TOP + height, weight: 0.25 },
-            ...sign(m.does, x, TOP + 5),
-            ...label(m, x, TOP + 14 + (n % LABEL_ROWS) * ROW),
+            ...sign(m, x, TOP + 5),
+            ...label(m, x, TOP + 14 + (rows[n] ?? 0) * ROW),
           ];
         }),
     ],
@@ -124,8 +150,8 @@ const CARD = 18;
 /** A card whose edge is the half profile: held against the work it touches everywhere at once. */
 function cutOut({ outline, layout, paper }: StickWish): Form {
   const widest = Math.max(0, ...outline.segments.flatMap((s) => [s.r0, s.r1]));
-  const tall = widest + CARD;
-  const axis = TOP + tall;
+  const axis = TOP + widest + CARD;
+  const tall = widest + CARD + 5 + Math.ceil(layout.marks.length / LEGEND_COLUMNS) * LEGEND_LINE;
   const fits = tall <= roomOn(paper);
   return {
     tall,
@@ -147,25 +173,42 @@ function cutOut({ outline, layout, paper }: StickWish): Form {
           ],
         },
         ...layout.marks
-          .filter((m) => place.on(m.x))
-          .flatMap((m, n): Ink[] => {
-            const x = place.xOf(m.x);
-            const y = axis - Math.max(m.before, m.after) / 2;
+          .map((mark, n) => ({ mark, n }))
+          .filter(({ mark }) => place.on(mark.x))
+          .flatMap(({ mark, n }): Ink[] => {
+            const x = place.xOf(mark.x);
+            const y = axis - Math.max(mark.before, mark.after) / 2;
             return [
               { kind: 'line', x0: x, y0: y, x1: x, y1: Math.max(TOP, y - 5), weight: 0.25 },
               {
                 kind: 'text',
-                x: x + 0.6,
-                y: TOP + 4 + (n % 3) * 4,
+                x: n === 0 ? x + 1 : n === layout.marks.length - 1 ? x - 1 : x,
+                y: Math.max(TOP + 3, y - 6 - (n % 2) * 3.4),
                 size: 2.8,
-                text: `${formatLength(m.from ?? m.x, 'mm')}, dia. ${formatLength(m.after, 'mm')}`,
+                text: `${n + 1}`,
+                align: n === 0 ? 'left' : n === layout.marks.length - 1 ? 'right' : 'centre',
               },
             ];
           }),
+        ...(place.from === 0 ? legend(layout.marks, axis + 5) : []),
       ];
     },
   };
 }
+
+const LEGEND_COLUMNS = 2;
+const LEGEND_LINE = 4;
+const LEGEND_WIDTH = 110;
+
+/** What the numbers on the card mean, two beside each other. */
+const legend = (marks: readonly Mark[], y: number): Ink[] =>
+  marks.map((mark, n): Ink => ({
+    kind: 'text',
+    x: MARGIN + (n % LEGEND_COLUMNS) * LEGEND_WIDTH,
+    y: y + Math.floor(n / LEGEND_COLUMNS) * LEGEND_LINE,
+    size: 2.6,
+    text: `${n + 1}  ${mark.label}: ${threeUnits(mark.from ?? mark.x)}, dia. ${threeUnits(mark.after)}`,
+  }));
 
 /** How far a chord of the drawn profile may stray, mm. */
 const PER_MILLIMETRE = 4;
@@ -215,36 +258,33 @@ const notch = (x: number, y: number): Ink[] => [
   },
 ];
 
-/** What happens at a mark, as a sign beside its line: end ‖, shoulder a step, groove a V, hole a ring. */
-function sign(does: MarkDoes | undefined, x: number, y: number): Ink[] {
-  const line = (points: [number, number][]): Ink => ({ kind: 'polyline', weight: 0.25, points });
+/** What happens at a mark, as a sign at its line: end ‖, shoulder a step, groove a V, hole a ring. */
+function sign({ does, x: along }: Mark, x: number, y: number): Ink[] {
+  const line = (points: [number, number][]): Ink[] => [{ kind: 'polyline', weight: 0.25, points }];
   switch (does) {
-    case 'end':
-      return [
-        line([
-          [x + 1, y - 2],
-          [x + 1, y + 2],
-        ]),
-      ];
+    case 'end': {
+      // inside the stick at both of its ends
+      const beside = along > 0 ? x - 1 : x + 1;
+      return line([
+        [beside, y - 2],
+        [beside, y + 2],
+      ]);
+    }
     case 'shoulder':
-      return [
-        line([
-          [x + 0.8, y + 2],
-          [x + 2.4, y + 2],
-          [x + 2.4, y - 2],
-          [x + 4, y - 2],
-        ]),
-      ];
+      return line([
+        [x + 0.8, y + 2],
+        [x + 2.4, y + 2],
+        [x + 2.4, y - 2],
+        [x + 4, y - 2],
+      ]);
     case 'groove':
-      return [
-        line([
-          [x + 0.8, y - 2],
-          [x + 2.4, y + 2],
-          [x + 4, y - 2],
-        ]),
-      ];
+      return line([
+        [x - 1.6, y - 2],
+        [x, y + 2],
+        [x + 1.6, y - 2],
+      ]);
     case 'hole':
-      return [line(ring(x + 2.8, y, 1.8))];
+      return line(ring(x, y, 1.8));
     default:
       return [];
   }

@@ -34,7 +34,7 @@ export function templateSheet(wish: TemplateWish): Page[] {
   return longSheet(
     {
       title: `Template: ${wish.title}`,
-      hint: `Version ${wish.version}. Stylus ${radius(copying.stylus)}, cutter ${radius(copying.cutter)}${kerf > 0 ? `, kerf ${formatLength(kerf, 'mm')} allowed for` : ''}. ${fits ? 'Check both notches at the foot: 100 mm.' : 'Too tall for this sheet: take the SVG or DXF.'}`,
+      hint: `Version ${wish.version}. Stylus ${radius(copying.stylus)}, cutter ${radius(copying.cutter)}${kerf > 0 ? `, kerf ${formatLength(kerf, 'mm')} allowed for` : ''}. ${fits ? `Check ${hasNotches(from, to) ? 'both notches at the foot' : 'the bar below'}: 100 mm.` : 'Too tall for this sheet: take the SVG or DXF.'}`,
       from,
       to,
       tall,
@@ -43,6 +43,9 @@ export function templateSheet(wish: TemplateWish): Page[] {
     paper,
   );
 }
+
+/** A short template has no room for the check length in its foot. */
+const hasNotches = (from: number, to: number): boolean => to - from > CHECK_BAR + 12;
 
 const radius = (mm: number): string => (mm === 0 ? 'a knife edge' : `${formatLength(mm, 'mm')} radius`);
 
@@ -59,7 +62,7 @@ function board(
     [xOf(x), foot - 2],
     [xOf(x - 1), foot],
   ];
-  const room = to - from > CHECK_BAR + 12;
+  const room = hasNotches(from, to);
   const first = from + 6;
   return {
     kind: 'polyline',
