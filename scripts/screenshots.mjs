@@ -50,14 +50,22 @@ function views({ batch, pattern }) {
       path: `/patterns/${pattern('Lantern')}/plan/stock?pieces=6&for=Sedgewater%20Inn`,
       ready: 'Keep the plan',
     },
-    { name: 'drill', path: `/batches/${handles}/drill`, ready: 'Depth to the shoulder' },
+    { name: 'drill', path: `/batches/${handles}/drill`, ready: 'tape, from the point' },
     { name: 'mount', path: `/batches/${handles}/mount`, ready: 'Held between' },
     { name: 'mark', path: `/batches/${finished}/mark`, ready: 'Story stick' },
     { name: 'turn', path: `/batches/${finished}/turn`, ready: 'Speeds' },
     { name: 'time', path: `/batches/${handles}/time`, ready: 'Piece by piece' },
     { name: 'run', path: `/batches/${handles}/run`, ready: 'Trial fit' },
     { name: 'twins', path: `/batches/${finished}/twins`, ready: 'Not twins yet' },
-    { name: 'workshop', path: '/workshop/holding', ready: 'Open plans' },
+    {
+      name: 'workshop',
+      path: '/workshop/kits',
+      ready: 'Awl blade, square taper',
+      then: async (tab) => {
+        await tab.getByRole('button', { name: /Awl blade/ }).click();
+        await tab.getByText('It asks of').waitFor();
+      },
+    },
     { name: 'shelf', path: '/stock', ready: 'On the shelf, worth' },
     {
       name: 'cutting',

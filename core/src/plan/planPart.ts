@@ -142,7 +142,7 @@ function cautionsOf(draft: PartDraft, steps: Step[], { pattern }: PlanInputs): C
     material,
     mount,
     finish: finish?.finish.kind,
-    glue: hardware && 'glue' in hardware.kit ? hardware.kit.glue : undefined,
+    glue: hardware?.needs.glue,
     usedBy: pattern.usedBy,
     fastest: Math.max(...speeds.map((s) => s.surfaceSpeed)),
     shortBlank: blank.length < SHORT_BLANK,

@@ -77,7 +77,7 @@ function roundSteps(part: PartDraft): Draft[] {
   const { mount, blank, outline } = part;
   const waste =
     blank.section * blank.section * blank.length - (Math.PI * part.largestDiameter ** 2 * outline.length) / 4;
-  const glued = part.joins.some((j) => j.when === 'before turning');
+  const early = part.joins.find((j) => j.when === 'before turning');
   return [
     {
       id: 'mount',
@@ -90,8 +90,16 @@ function roundSteps(part: PartDraft): Draft[] {
       ],
       minutes: MINUTES.mount,
       setup: onLathe(part),
-      locks: glued
-        ? [{ stepId: 'glue', reason: 'turning before the glue has cured tears the insert out.' }]
+      locks: early
+        ? [
+            {
+              stepId: early.id,
+              reason:
+                early.cureMinutes === null
+                  ? 'the insert must be in before it is held by it.'
+                  : 'turning before the glue has cured tears the insert out.',
+            },
+          ]
         : [],
     },
     {
