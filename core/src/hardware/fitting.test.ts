@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { dim } from '../measure/index.js';
+import { checkPlausible, dim } from '../measure/index.js';
 import { MATERIALS, materialById } from '../material/index.js';
 import { STARTING_FORMS, outlineOf, type Part } from '../pattern/index.js';
 import { exampleWorkshop } from '../plan/exampleShop.js';
@@ -65,8 +65,16 @@ describe('kinds of hardware', () => {
       if (!below) continue;
       const wrong = kitOf(kind, { [length.key]: dim(900) });
       expect(kitProblems(wrong).map((p) => p.field)).toContain(length.key);
-      expect(kitFit(kitOf(kind), length)?.maxMm).toBeGreaterThan(0);
+      expect(kitFit(kitOf(kind), length).maxMm).toBeGreaterThan(0);
     }
+  });
+
+  it('a fraction that lost its slash is read again, a stud as wide as a saucer is not believed', () => {
+    const stud = KIT_KINDS['self-tapping-stud'].lengths.find((l) => l.key === 'outsideDiameter')!;
+    const entered = { mm: 5.0625 * 25.4, typed: '5 1/16' };
+    const likely = checkPlausible(entered, kitFit(kitOf('self-tapping-stud'), stud));
+    expect(likely?.likely.mm).toBeCloseTo(7.9375, 6);
+    expect(checkPlausible({ mm: 8 }, kitFit(kitOf('self-tapping-stud'), stud))).toBeNull();
   });
 
   it('a disc under the base takes its width from the mating and its thickness from the stud', () => {

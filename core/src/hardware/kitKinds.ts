@@ -205,11 +205,15 @@ export function freshKit(kind: KitKind): NewKit {
   } as NewKit;
 }
 
-/** What a length of a kit must fit; null when nothing of the kit limits it. */
-export function kitFit(kit: object, { below }: KitLength): MustFit | null {
+/** Hardware is rarely so many times smaller or larger than the usual of its kind. */
+const FAR_FROM_USUAL = 6;
+
+/** What a length of a kit must fit: another length of it, or what hardware of its kind can be. */
+export function kitFit(kit: object, { below, usual }: KitLength): MustFit {
   const most = below && kitLength(kit, below.key);
-  if (most === undefined || most === null || most <= 0) return null;
-  return { what: below?.what ?? '', minMm: Math.min(0.5, most), maxMm: most };
+  if (below && most !== undefined && most !== null && most > 0)
+    return { what: below.what, minMm: Math.min(0.5, most), maxMm: most };
+  return { what: 'hardware of this kind', minMm: usual / FAR_FROM_USUAL, maxMm: usual * FAR_FROM_USUAL };
 }
 
 /** What a kit's dimensions say against each other; empty when they can be. */

@@ -104,7 +104,7 @@ function KitLengthField({
         label={length.measure}
         showLabel
         value={value}
-        fit={kitFit(kit, length) ?? undefined}
+        fit={kitFit(kit, length)}
         onChange={onChange}
       />
       {length.optional && (
