@@ -124,7 +124,7 @@ describe('sheets at 1:1', () => {
 describe('slot gauges', () => {
   it('are as wide as their size, and narrower by the kerf for a cutter', () => {
     const width = (kerf: number) => {
-      const [page] = slotGauges([24], { title: 'S', paper: 'A4', kerf });
+      const [page] = slotGauges([{ go: 24, noGo: null }], { title: 'S', paper: 'A4', kerf });
       const line = pointsOf(cuts(page!)[0]);
       return (line[3]?.[0] ?? 0) - (line[2]?.[0] ?? 0);
     };
@@ -132,9 +132,16 @@ describe('slot gauges', () => {
     expect(width(0.2)).toBeCloseTo(23.8, 9);
   });
 
+  it('have both limits of a mating diameter on one card, the go slot above', () => {
+    const [page] = slotGauges([{ go: 20.1, noGo: 19.9 }], { title: 'S', paper: 'A4', kerf: 0 });
+    const line = pointsOf(cuts(page!)[0]);
+    const wide = (i: number) => Math.abs((line[i + 1]?.[0] ?? 0) - (line[i]?.[0] ?? 0));
+    expect([wide(2), wide(8)]).toEqual([expect.closeTo(20.1, 9), expect.closeTo(19.9, 9)]);
+  });
+
   it('go on to further sheets when there are many', () => {
-    const sizes = Array.from({ length: 30 }, (_, i) => 10 + i);
-    const pages = slotGauges(sizes, { title: 'S', paper: 'A4', kerf: 0 });
+    const slots = Array.from({ length: 30 }, (_, i) => ({ go: 10 + i, noGo: null }));
+    const pages = slotGauges(slots, { title: 'S', paper: 'A4', kerf: 0 });
     expect(pages.length).toBeGreaterThan(1);
     expect(pages.flatMap(cuts)).toHaveLength(30);
   });

@@ -120,15 +120,25 @@ describe('gauges', () => {
     expect(gaugeFor(30, all).words).toContain('the no-go of ⟦29.8⟧ does not');
   });
 
-  it('that are missing are the sizes still set by calliper, each once', () => {
-    const cut = (cutTo: number) => ({ ...layout0.sizing[0]!, cutTo, gauge: gaugeFor(cutTo, slots) });
-    const layout0 = layoutOf(outline, {
+  it('that are missing are the sizes still set by calliper, each once, with both limits where it mates', () => {
+    const [first] = layoutOf(outline, {
       faces: [],
       bores: [],
       material: ash,
       gauges: slots,
       firstGrain: null,
+    }).sizing;
+    const cut = (cutTo: number, mating = false) => ({
+      ...first!,
+      cutTo,
+      mating,
+      tolerance: 0.1,
+      gauge: gaugeFor(cutTo, slots),
     });
-    expect(missingSlots([cut(20), cut(31.04), cut(31), cut(12)])).toEqual([12, 31]);
+    expect(missingSlots([cut(20), cut(31.04), cut(31), cut(12), cut(18, true)])).toEqual([
+      { go: 12, noGo: null },
+      { go: 18.1, noGo: 17.9 },
+      { go: 31, noGo: null },
+    ]);
   });
 });

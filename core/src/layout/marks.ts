@@ -230,12 +230,29 @@ function fixedWords({ kind, name, noGo }: Gauge): string {
   }
 }
 
-/** Slots that would have to be made, so that nothing need be set: sizes of the cuts without a fixed gauge, mm. */
-export function missingSlots(sizing: readonly SizingCut[]): number[] {
+/** A slot gauge that would have to be made. mm */
+export interface WantedSlot {
+  /** what must go over the work */
+  go: number;
+  /** where the size is held closely: what must not go over it */
+  noGo: number | null;
+}
+
+/**
+ * Slots that would have to be made, so that nothing need be set: one for each cut without a fixed gauge. A
+ * mating diameter gets a go and a no-go slot at its two limits.
+ */
+export function missingSlots(sizing: readonly SizingCut[]): WantedSlot[] {
+  const tenth = (mm: number) => Math.round(mm * 10) / 10;
   const wanted = sizing
     .filter(({ gauge }) => gauge.gauge === null || gauge.gauge.kind === 'calliper')
-    .map(({ cutTo }) => Math.round(cutTo * 10) / 10);
-  return [...new Set(wanted)].sort((a, b) => a - b);
+    .map(({ cutTo, tolerance, mating }) =>
+      mating
+        ? { go: tenth(cutTo + tolerance), noGo: tenth(cutTo - tolerance) }
+        : { go: tenth(cutTo), noGo: null },
+    )
+    .sort((a, b) => a.go - b.go);
+  return wanted.filter((w, i) => !wanted.slice(0, i).some((v) => v.go === w.go && v.noGo === w.noGo));
 }
 
 function sizingFigure(cut: SizingCut, material: Material, sanding: number): Figure {

@@ -51,7 +51,11 @@ export function GaugePanel({ part, workshop, batchId }: GaugePanelProps) {
       ) : (
         <section className="sheet">
           <h3>Slots to cut from ply or card, so that nothing is set</h3>
-          <Sizes all={missing} />
+          <Sizes
+            all={missing.map(({ go, noGo }) =>
+              noGo === null ? threeUnits(go) : `go ${threeUnits(go)}, no-go ${threeUnits(noGo)}`,
+            )}
+          />
           <Print1to1 batchId={batchId} print="gauges" />
           <p className="soft">
             SVG and DXF allow for a kerf of <Length mm={copyingOf(workshop).templateKerf} />. When they are
@@ -62,7 +66,7 @@ export function GaugePanel({ part, workshop, batchId }: GaugePanelProps) {
       {radii.length > 0 && (
         <section className="sheet">
           <h3>Radius gauges</h3>
-          <Sizes all={radii} />
+          <Sizes all={radii.map(threeUnits)} />
           <Print1to1 batchId={batchId} print="radii" />
         </section>
       )}
@@ -70,12 +74,12 @@ export function GaugePanel({ part, workshop, batchId }: GaugePanelProps) {
   );
 }
 
-function Sizes({ all }: { all: readonly number[] }) {
+function Sizes({ all }: { all: readonly string[] }) {
   return (
     <ul className="sizes">
-      {all.map((mm) => (
-        <li key={mm} className="figures">
-          {threeUnits(mm)}
+      {all.map((size) => (
+        <li key={size} className="figures">
+          {size}
         </li>
       ))}
     </ul>

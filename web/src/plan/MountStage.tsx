@@ -57,7 +57,10 @@ function State({ mount }: { mount: Mount }) {
         <li>
           <Say text={`Headstock: ${mount.headstock}.`} />
         </li>
-        <li>Tailstock: {mount.tailstock ?? 'not used'}; away for the last cuts at its end.</li>
+        <li>
+          Tailstock:{' '}
+          {mount.tailstock === null ? 'not used.' : `${mount.tailstock}; away for the last cuts at its end.`}
+        </li>
         {mount.fixtures?.map((fixture) => (
           <li key={fixture}>
             <Say text={`${fixture.charAt(0).toUpperCase()}${fixture.slice(1)}.`} />

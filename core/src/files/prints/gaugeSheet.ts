@@ -1,3 +1,4 @@
+import type { WantedSlot } from '../../layout/index.js';
 import { circleOf, type Outline } from '../../pattern/index.js';
 import { MARGIN, PAPERS, type Ink, type Page, type PrintPaper } from '../page.js';
 import { checkBar, FOOT, TOP } from './longSheet.js';
@@ -23,27 +24,37 @@ const GAP = 8;
 const WORDS = 11;
 
 /** Slot gauges for sizes that no gauge of the workshop has: to be cut from ply or card. */
-export function slotGauges(sizes: readonly number[], wish: GaugesWish): Page[] {
+export function slotGauges(slots: readonly WantedSlot[], wish: GaugesWish): Page[] {
   return laidOut(
     `Slot gauges: ${wish.title}`,
     wish.kerf > 0
       ? `Slots are drawn ${threeUnits(wish.kerf)} narrower: that is what the cutter takes away.`
       : 'Cut on the inside of the lines, file to the line, try on a calliper.',
-    sizes.map((size) => slot(size, wish.kerf)),
+    slots.map((wanted) => slot(wanted, wish.kerf)),
     wish.paper,
   );
 }
 
-/** A slot deeper than half its size, so that it goes over the middle of the work. */
-function slot(size: number, kerf: number): Shape {
-  const wide = Math.max(0.2, size - kerf);
-  const deep = size / 2 + 8;
+/** A slot deeper than half its size, so that it goes over the middle of the work; a no-go slot at the other edge. */
+function slot({ go, noGo }: WantedSlot, kerf: number): Shape {
+  const wide = Math.max(0.2, go - kerf);
+  const deep = go / 2 + 8;
   const width = wide + 2 * RIM;
-  const height = deep + RIM;
+  const height = noGo === null ? deep + RIM : 2 * deep + RIM;
+  const narrow = noGo === null ? 0 : Math.max(0.2, noGo - kerf);
+  const foot: [number, number][] =
+    noGo === null
+      ? []
+      : [
+          [(width + narrow) / 2, height],
+          [(width + narrow) / 2, height - deep],
+          [(width - narrow) / 2, height - deep],
+          [(width - narrow) / 2, height],
+        ];
   return {
     width,
     height,
-    words: [threeUnits(size)],
+    words: noGo === null ? [threeUnits(go)] : [`go ${threeUnits(go)}`, `no-go ${threeUnits(noGo)}`],
     line: [
       [0, 0],
       [RIM, 0],
@@ -52,6 +63,7 @@ function slot(size: number, kerf: number): Shape {
       [RIM + wide, 0],
       [width, 0],
       [width, height],
+      ...foot,
       [0, height],
       [0, 0],
     ],

@@ -48,9 +48,9 @@ export function printOf(print: Print, wish: PrintWish): Page[] {
     case 'card':
       return storyStick(print, { title, outline, layout, paper });
     case 'gauges': {
-      const sizes = missingSlots(layout.sizing);
-      if (sizes.length === 0) throw new FileProblem('Every size of this piece has its fixed gauge already.');
-      return slotGauges(sizes, { title, paper, kerf });
+      const slots = missingSlots(layout.sizing);
+      if (slots.length === 0) throw new FileProblem('Every size of this piece has its fixed gauge already.');
+      return slotGauges(slots, { title, paper, kerf });
     }
     case 'radii': {
       const radii = radiiOf(outline);
