@@ -112,6 +112,27 @@ describe('sheets at 1:1', () => {
     expect(whole?.width).toBeCloseTo(400 + 2 * MARGIN, 9);
   });
 
+  it('no label of the stick lies over another or over a leader', () => {
+    const [page] = storyStick('stick', {
+      title: 'S',
+      outline: partOf().outline,
+      layout: partOf().layout,
+      paper: 'A4',
+    });
+    const words = page!.ink.flatMap((i) =>
+      i.kind === 'text' && i.bold && i.size === 3
+        ? [{ x0: i.x, x1: i.x + i.text.length * i.size * 0.55, y: i.y }]
+        : [],
+    );
+    const leaders = lines(page!).filter((l) => l.dashed);
+    expect(words.length).toBeGreaterThan(4);
+    for (const [n, a] of words.entries()) {
+      for (const b of words.slice(n + 1))
+        expect(a.x1 < b.x0 || b.x1 < a.x0 || Math.abs(a.y - b.y) > 3).toBe(true);
+      expect(leaders.filter((l) => l.x0 > a.x0 && l.x0 < a.x1 && l.y1 > a.y)).toEqual([]);
+    }
+  });
+
   it('says what the piece has nothing of', () => {
     expect(() => printOf('ball', wish())).toThrow('There is no ball in this piece.');
     expect(() => printOf('radii', wish({ part: long }))).toThrow('round or hollow');

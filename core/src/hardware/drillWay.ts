@@ -1,4 +1,4 @@
-import { DRILL_MOMENTS, DRILL_SETUPS, len, type DrillMoment, type DrillSetup } from '../measure/index.js';
+import { len, type DrillMoment, type DrillSetup } from '../measure/index.js';
 
 /** A choice for one hole: when it is drilled and with what set-up. */
 export interface DrillChoice {
@@ -109,8 +109,6 @@ export function drillWay(
   const setup = possible.find((s) => s === chosen?.setup) ?? possible[0];
   return { moment, setup };
 }
-
-export { DRILL_MOMENTS, DRILL_SETUPS };
 
 /** How far a drift is worth speaking of, beside the wall it leaves. */
 export const driftWords = ({ mouth, bottom }: Drift): string =>

@@ -13,6 +13,7 @@ import {
   freshKit,
   KIT_KIND_LIST,
   KIT_KINDS,
+  kitBands,
   kitFit,
   kitNeeds,
   kitProblems,
@@ -193,6 +194,43 @@ describe('bits', () => {
     expect(bitChanges(holes)).toBe(4);
     // c may only follow b
     expect(bitSequence(holes, new Map([['c', 'b']])).map((h) => h.id)).toEqual(['a', 'b', 'd', 'c']);
+  });
+});
+
+describe('the order of bores', () => {
+  const bores = fc
+    .array(fc.record({ mm: fc.integer({ min: 4, max: 7 }), waits: fc.boolean() }), {
+      minLength: 1,
+      maxLength: 9,
+    })
+    .map((list) => list.map(({ mm, waits }, i) => ({ id: `h${i}`, bit: bit(mm), waits })));
+
+  it('keeps every bore once, waits for what comes first, and never changes bits more often than as drawn', () =>
+    fc.assert(
+      fc.property(bores, (list) => {
+        const before = new Map(list.flatMap((b, i) => (b.waits && i > 0 ? [[b.id, `h${i - 1}`]] : [])));
+        const ordered = bitSequence(list, before);
+        const at = new Map(ordered.map((b, i) => [b.id, i]));
+        return (
+          at.size === list.length &&
+          [...before].every(([later, first]) => (at.get(first) ?? 0) < (at.get(later) ?? 0)) &&
+          bitChanges(ordered) <= bitChanges(list)
+        );
+      }),
+    ));
+});
+
+describe('how a kit is drawn', () => {
+  it.each(KIT_KIND_LIST)('%s: what lies inside is what its hole is bored for', (kind) => {
+    const kit = kitOf(kind);
+    const needs = kitNeeds(kit, place());
+    const inside = kitBands(kit, needs.way).filter((b) => b.inside);
+    expect(inside.length > 0).toBe(needs.holes.length > 0);
+    const deepest = Math.max(0, ...inside.map((b) => b.to));
+    const bored = needs.holes.some((h) => h.hole.through)
+      ? Infinity
+      : Math.max(0, ...needs.holes.map((h) => h.hole.steps[0]?.depth.mm ?? 0));
+    expect(deepest).toBeLessThanOrEqual(bored + 1e-9);
   });
 });
 

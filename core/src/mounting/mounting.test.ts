@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { dim } from '../measure/index.js';
 import { outlineOf, type Hole, type Part } from '../pattern/index.js';
 import { exampleWorkshop } from '../plan/exampleShop.js';
@@ -141,6 +142,29 @@ describe('ways by what the work is', () => {
     expect(spacersFor(2, owned).spacers).toEqual([]);
     expect(spacersFor(100, owned).left).toBeCloseTo(74, 9);
   });
+
+  it('no other choice of spacers fills a gap better', () =>
+    fc.assert(
+      fc.property(
+        fc.array(fc.integer({ min: 5, max: 400 }), { maxLength: 9 }),
+        fc.integer({ min: 0, max: 1500 }),
+        (tenths, gap) => {
+          const owned = tenths.map((t, i) => fixture('spacer', 8, t / 10, `s${i}`));
+          const { spacers, left } = spacersFor(gap / 10, owned);
+          let best = 0;
+          for (let mask = 0; mask < 2 ** tenths.length; mask++) {
+            const sum = tenths.reduce((s, t, i) => s + ((mask >> i) & 1 ? t : 0), 0);
+            if (sum <= gap) best = Math.max(best, sum);
+          }
+          const used = spacers.reduce((s, f) => s + f.length, 0);
+          return (
+            Math.abs(used - best / 10) < 1e-9 &&
+            Math.abs(left - (gap - best) / 10) < 1e-9 &&
+            new Set(spacers.map((f) => f.id)).size === spacers.length
+          );
+        },
+      ),
+    ));
 
   it('a recess within the jaws, a straight end in a collet with its draw bar, a blind hole on a dowel', () => {
     const shop = owning(fixture('collet', 25, 30), fixture('draw bar', 10, 0), fixture('dowel', 12, 40));

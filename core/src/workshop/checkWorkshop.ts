@@ -8,7 +8,15 @@ export interface WorkshopProblem {
 
 /** What in a workshop's description contradicts itself; an empty list when all is well. */
 export function checkWorkshop(workshop: Workshop): WorkshopProblem[] {
-  return [...drive(workshop), ...jaws(workshop), ...hours(workshop), ...band(workshop)];
+  return [
+    ...drive(workshop),
+    ...swing(workshop),
+    ...jaws(workshop),
+    ...bits(workshop),
+    ...gauges(workshop),
+    ...hours(workshop),
+    ...band(workshop),
+  ];
 }
 
 function drive({ lathe }: Workshop): WorkshopProblem[] {
@@ -30,7 +38,49 @@ function drive({ lathe }: Workshop): WorkshopProblem[] {
   return [];
 }
 
-function jaws({ chucks }: Workshop): WorkshopProblem[] {
+function swing({ lathe }: Workshop): WorkshopProblem[] {
+  if (lathe.overRest === undefined || lathe.overRest <= lathe.swing) return [];
+  return [
+    {
+      field: 'lathe.overRest',
+      why: `Over the rest's banjo pass ${lathe.overRest} mm, but over the bed only ${lathe.swing} mm. The banjo stands on the bed: measure again.`,
+    },
+  ];
+}
+
+function jaws(workshop: Workshop): WorkshopProblem[] {
+  const { chucks } = workshop;
+  const recesses = chucks.flatMap((chuck) =>
+    chuck.jaws
+      .filter((j) => (j.recessLeast ?? 0) > (j.recessMost ?? Infinity))
+      .map((j) => ({
+        field: `chucks.${chuck.id}.jaws.${j.id}`,
+        why: `${j.name}: they open into recesses from ${j.recessLeast ?? 0} mm, which is above the largest, ${j.recessMost ?? 0} mm.`,
+      })),
+  );
+  return [...recesses, ...grips(workshop)];
+}
+
+/** A step bit is thinner in front; both parts are within its reach. */
+function bits({ bits }: Workshop): WorkshopProblem[] {
+  return bits
+    .filter((b) => b.kind === 'step' && b.pilot !== undefined && b.pilot.mm >= b.diameter.mm)
+    .map((b) => ({
+      field: `bits.${b.id}.pilot`,
+      why: `A step bit of ${b.diameter.mm} mm has a pilot of ${b.pilot?.mm ?? 0} mm. The pilot is its thinner part.`,
+    }));
+}
+
+function gauges({ gauges }: Workshop): WorkshopProblem[] {
+  return gauges
+    .filter((g) => g.noGo !== undefined && g.size !== undefined && g.noGo.mm >= g.size.mm)
+    .map((g) => ({
+      field: `gauges.${g.id}.noGo`,
+      why: `${g.name}: what must not go over, ${g.noGo?.mm ?? 0} mm, must be smaller than what goes over, ${g.size?.mm ?? 0} mm.`,
+    }));
+}
+
+function grips({ chucks }: Workshop): WorkshopProblem[] {
   return chucks.flatMap((chuck) =>
     chuck.jaws
       .filter((j) => !(j.gripLeast <= j.gripBest && j.gripBest <= j.gripMost))

@@ -36,6 +36,20 @@ describe('contradictions', () => {
     ]);
   });
 
+  it('recesses, step bits, limit gauges and a banjo that cannot be', () => {
+    const jaws = { id: 'j', name: 'J', gripLeast: 30, gripBest: 35, gripMost: 50, depth: 12 };
+    const recess = { ...jaws, recessLeast: 40, recessMost: 30 };
+    expect(changed((w) => (w.chucks = [{ id: 'c', name: 'C', fastest: 2000, jaws: [recess] }]))).toEqual([
+      'chucks.c.jaws.j',
+    ]);
+    const step = { id: 's', kind: 'step' as const, diameter: { mm: 8 }, length: 90, pilot: { mm: 12 } };
+    expect(changed((w) => (w.bits = [step]))).toEqual(['bits.s.pilot']);
+    const limit = { id: 'g', name: 'G', kind: 'go and no-go' as const, size: { mm: 20 }, noGo: { mm: 20.2 } };
+    expect(changed((w) => (w.gauges = [limit]))).toEqual(['gauges.g.noGo']);
+    expect(changed((w) => (w.lathe.overRest = w.lathe.swing + 1))).toEqual(['lathe.overRest']);
+    expect(changed((w) => (w.lathe.overRest = w.lathe.swing - 40))).toEqual([]);
+  });
+
   it('hours that end before they begin, a band turned round', () => {
     expect(changed((w) => (w.hours.windows = [{ weekday: 1, from: 600, to: 540 }]))).toEqual([
       'hours.windows',

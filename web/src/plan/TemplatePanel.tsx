@@ -1,4 +1,11 @@
-import { copyingOf, printedLength, templateFindings, type PartPlan, type Workshop } from '@compas/core';
+import {
+  copyingOf,
+  printedLength,
+  templateFindings,
+  type Missed,
+  type PartPlan,
+  type Workshop,
+} from '@compas/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { Findings } from '../ui/Findings.js';
@@ -43,32 +50,10 @@ export function TemplatePanel({ part, workshop, batchId }: TemplatePanelProps) {
           </thead>
           <tbody>
             {left.map((m) => (
-              <tr key={`left${m.x0}`}>
-                <td>▒ left standing</td>
-                <td className="number">
-                  <Length mm={m.x0} />
-                </td>
-                <td className="number">
-                  <Length mm={m.x1} />
-                </td>
-                <td className="number">
-                  <Say text={`⟦~${2 * m.by}⟧`} />
-                </td>
-              </tr>
+              <MissedRow key={`left${m.x0}`} missed={m} words="▒ left standing" />
             ))}
             {gouged.map((m) => (
-              <tr key={`gouged${m.x0}`}>
-                <td>■ cut too deep</td>
-                <td className="number">
-                  <Length mm={m.x0} />
-                </td>
-                <td className="number">
-                  <Length mm={m.x1} />
-                </td>
-                <td className="number">
-                  <Say text={`⟦~${2 * m.by}⟧`} />
-                </td>
-              </tr>
+              <MissedRow key={`gouged${m.x0}`} missed={m} words="■ cut too deep" />
             ))}
           </tbody>
         </table>
@@ -83,6 +68,23 @@ export function TemplatePanel({ part, workshop, batchId }: TemplatePanelProps) {
       <Print1to1 batchId={batchId} print="template" />
       <PrintedCheck length={part.outline.length} />
     </>
+  );
+}
+
+function MissedRow({ missed, words }: { missed: Missed; words: string }) {
+  return (
+    <tr>
+      <td>{words}</td>
+      <td className="number">
+        <Length mm={missed.x0} />
+      </td>
+      <td className="number">
+        <Length mm={missed.x1} />
+      </td>
+      <td className="number">
+        <Say text={`⟦~${2 * missed.by}⟧`} />
+      </td>
+    </tr>
   );
 }
 
