@@ -110,10 +110,7 @@ const FLAT_BOTTOM = 180;
 function operation(wish: NeededHole, length: number, site: DrillSite): DrillOperation {
   const { hole, range, enters, after } = wish;
   const { material, workshop } = site;
-  const depth = hole.through ? length + PAST_THE_END : (hole.steps.at(-1)?.depth.mm ?? 0);
-  const choice: BitChoice = wish.stepBit
-    ? { bit: wish.stepBit, instead: null, off: 0, consequence: 'Recess and hole in one go.' }
-    : pickBit(workshop.bits, range, depth, hole.pointAngle >= FLAT_BOTTOM && !hole.through);
+  const { choice, depth, halves } = chosenBit(wish, length, workshop.bits);
   const { bit, diameter, angle, point, ...work } = bitWork(
     choice,
     range.best,
@@ -145,7 +142,28 @@ function operation(wish: NeededHole, length: number, site: DrillSite): DrillOper
     ...roomOf(wish, depth),
     ...(range.fit === 'thread-forming' ? { engagement: wish.entersLength / wish.entersDiameter } : {}),
     ...(after === undefined ? {} : { after }),
+    ...(halves
+      ? { after: `Half of it from each end, ${len(depth)} deep from both: they meet in the middle.` }
+      : {}),
   };
+}
+
+/** A bit for a hole; a through hole longer than any bit is drilled half from each end. */
+function chosenBit(
+  { hole, range, stepBit }: NeededHole,
+  length: number,
+  bits: readonly Bit[],
+): { choice: BitChoice; depth: number; halves: boolean } {
+  const depth = hole.through ? length + PAST_THE_END : (hole.steps.at(-1)?.depth.mm ?? 0);
+  if (stepBit) {
+    const consequence = 'Recess and hole in one go.';
+    return { choice: { bit: stepBit, instead: null, off: 0, consequence }, depth, halves: false };
+  }
+  const choice = pickBit(bits, range, depth, hole.pointAngle >= FLAT_BOTTOM && !hole.through);
+  if (choice.bit || !hole.through) return { choice, depth, halves: false };
+  const half = length / 2 + PAST_THE_END;
+  const shorter = pickBit(bits, range, half);
+  return shorter.bit ? { choice: shorter, depth: half, halves: true } : { choice, depth, halves: false };
 }
 
 /** What enters a hole of the hardware stops short of its bottom; drawn holes are as deep as they are drawn. */

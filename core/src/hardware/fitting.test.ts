@@ -268,6 +268,29 @@ describe('a step bit', () => {
   });
 });
 
+describe('a through hole longer than the bits', () => {
+  const handle = STARTING_FORMS.find((f) => f.id === 'tool-handle')!.body({}, 'ash').parts[0];
+  const drilled = (length: number) => {
+    const steps = [{ diameter: dim(8), depth: dim(0) }];
+    const hole = { id: 'h', name: 'bore', from: 'reference' as const, through: true, pointAngle: 118, steps };
+    return planDrilling({ ...handle, holes: [hole] }, outlineOf(handle.turnings[0]), [], {
+      material: ash,
+      workshop: { ...exampleWorkshop(), bits: [bit(8, 'brad point', { length })] },
+      choices: [],
+      usual: undefined,
+    });
+  };
+
+  it('is drilled half from each end, in one go where a bit reaches, and stops where none does', () => {
+    const { length } = outlineOf(handle.turnings[0]);
+    const [half] = drilled(length / 2 + 5).operations;
+    expect(half?.toShoulder).toBeCloseTo(length / 2 + 2, 9);
+    expect(half?.after).toContain('Half of it from each end');
+    expect(drilled(length + 5).operations[0]?.after).toBeUndefined();
+    expect(drilled(length / 3).findings.map((f) => f.severity)).toContain('stop');
+  });
+});
+
 describe('moments and set-ups', () => {
   it('are taken as chosen where that can be', () => {
     const choices = [{ holeId: 'h', moment: 'after rounding' as const, setup: 'drill press' as const }];

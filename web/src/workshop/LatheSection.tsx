@@ -1,5 +1,5 @@
 import type { Drive, Workshop } from '@compas/core';
-import { Input, InputNumber, Select } from 'antd';
+import { Button, Input, InputNumber, Select } from 'antd';
 import { LengthInput } from '../ui/LengthInput.js';
 
 interface SectionProps {
@@ -13,7 +13,7 @@ const FRESH_DRIVE: Record<Drive['kind'], Drive> = {
   treadle: { kind: 'treadle' },
 };
 
-/** What most tailstocks have, mm; it counts only when it was given. */
+/** What most tailstocks have: where measuring begins, mm. */
 const USUAL_QUILL = 60;
 
 /** The lathe: what turns it, what fits on it. */
@@ -58,17 +58,17 @@ export function LatheSection({ workshop, onChange }: SectionProps) {
           value={{ mm: lathe.betweenCentres }}
           onChange={({ mm }) => set({ betweenCentres: mm })}
         />
-        <LengthInput
+        <Measured
           label="Swing over the rest’s banjo"
-          showLabel
-          value={{ mm: lathe.overRest ?? lathe.swing }}
-          onChange={({ mm }) => set({ overRest: mm })}
+          mm={lathe.overRest}
+          usual={lathe.swing}
+          onChange={(overRest) => set({ overRest })}
         />
-        <LengthInput
+        <Measured
           label="The quill goes out"
-          showLabel
-          value={{ mm: lathe.quillTravel ?? USUAL_QUILL }}
-          onChange={({ mm }) => set({ quillTravel: mm })}
+          mm={lathe.quillTravel}
+          usual={USUAL_QUILL}
+          onChange={(quillTravel) => set({ quillTravel })}
         />
         <label>
           Spindle thread
@@ -85,6 +85,22 @@ export function LatheSection({ workshop, onChange }: SectionProps) {
       </div>
     </section>
   );
+}
+
+/** A length that counts only once somebody measured it. */
+function Measured({
+  label,
+  mm,
+  usual,
+  onChange,
+}: {
+  label: string;
+  mm: number | undefined;
+  usual: number;
+  onChange: (mm: number) => void;
+}) {
+  if (mm === undefined) return <Button onClick={() => onChange(usual)}>+ {label}</Button>;
+  return <LengthInput label={label} showLabel value={{ mm }} onChange={(value) => onChange(value.mm)} />;
 }
 
 function DriveFields({ drive, onChange }: { drive: Drive; onChange: (drive: Drive) => void }) {
