@@ -1,12 +1,17 @@
 /** Jest runs CommonJS: sources and ESM packages are compiled by swc on the way in. */
-const swc = (decorators) => [
+const swc = (decorators, tsx = false) => [
   '@swc/jest',
   {
     module: { type: 'commonjs' },
     jsc: {
       target: 'es2022',
-      parser: { syntax: 'typescript', decorators },
-      transform: { legacyDecorator: true, decoratorMetadata: true, useDefineForClassFields: false },
+      parser: { syntax: 'typescript', decorators, tsx },
+      transform: {
+        legacyDecorator: true,
+        decoratorMetadata: true,
+        useDefineForClassFields: false,
+        react: { runtime: 'automatic' },
+      },
     },
   },
 ];
@@ -27,4 +32,16 @@ const project = (name, decorators) => ({
   testEnvironment: 'node',
 });
 
-export default { projects: [project('core', false), project('server', true), project('web', false)] };
+/** Components of the web in a page without a browser: what a person sees and does there. */
+const web = project('web', false);
+const screens = {
+  ...web,
+  displayName: 'screens',
+  testMatch: ['<rootDir>/**/*.test.tsx'],
+  transform: { '^.+\\.(ts|m?js)$': swc(false), '^.+\\.tsx$': swc(false, true) },
+  moduleNameMapper: { ...web.moduleNameMapper, '\\.css$': '<rootDir>/test/noStyles.ts' },
+  testEnvironment: '<rootDir>/test/pageEnvironment.mjs',
+  setupFiles: ['<rootDir>/test/page.ts'],
+};
+
+export default { projects: [project('core', false), project('server', true), web, screens] };

@@ -1,3 +1,4 @@
+import { ELEMENT_KIND_NAMES, fieldsOf, newElement } from '@compas/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { newBatch, newOwner, newPattern, openApp, stopper, type Visitor } from './app.js';
 
@@ -64,6 +65,42 @@ describe('revisions', () => {
     const all = (await owner.get('/api/batches')).body as { patternId: string }[];
     const used = all[0]?.patternId ?? pattern?.id;
     expect((await owner.delete(`/api/patterns/${used}`).expect(409)).body.detail).toContain('Duplicate it');
+  });
+});
+
+describe.each(ELEMENT_KIND_NAMES)('a %s', (kind) => {
+  const bodyWith = (element: object) => {
+    const body = stopper();
+    const [turning] = body.parts[0].turnings;
+    const elements = [{ kind: 'cylinder', id: 'e98', length: { mm: 30 } }, element];
+    const turned = { ...turning, startDiameter: { mm: 20 }, elements };
+    return { ...body, parts: [{ ...body.parts[0], turnings: [turned], holes: [] }] };
+  };
+  const fresh = newElement(kind, 'e99', 20);
+
+  it('is stored and read back as it was drawn', async () => {
+    const body = bodyWith(fresh);
+    const made = await owner.post('/api/patterns').send({ name: kind, body }).expect(201);
+    const read = await owner.get(`/api/patterns/${(made.body as { id: string }).id}`).expect(200);
+    expect((read.body as { body: unknown }).body).toEqual(body);
+  });
+
+  it('is refused without what it must have, by the name of the field', async () => {
+    for (const [name, field] of fieldsOf(kind)) {
+      const { [name]: _, ...without } = fresh as unknown as Record<string, unknown>;
+      const answer = await owner.post('/api/patterns').send({ name: kind, body: bodyWith(without) });
+      expect([name, answer.status]).toEqual([name, field.usual === undefined ? 400 : 201]);
+      if (field.usual === undefined) expect(JSON.stringify(answer.body)).toContain(name);
+    }
+  });
+
+  it('is refused with a way that it has not', async () => {
+    for (const [name, field] of fieldsOf(kind)) {
+      if (field.is !== 'choice') continue;
+      const body = bodyWith({ ...fresh, [name]: 'sideways' });
+      const answer = await owner.post('/api/patterns').send({ name: kind, body }).expect(400);
+      expect(JSON.stringify(answer.body)).toContain(Object.keys(field.words)[0]);
+    }
   });
 });
 

@@ -15,6 +15,8 @@ export interface Join {
   /** until it may be worked on, minutes; null when it holds at once */
   cureMinutes: number | null;
   glue: Glue | null;
+  /** what kind of glue it wants, owned or not; plans made before it was kept have none */
+  glueKind?: GlueKind | null;
 }
 
 /** Usual cure when the workshop has not said what its glue needs: typical, the label goes before it. */
@@ -56,6 +58,7 @@ export function joinsOf(
     words: [...(glued ? wipe : []), words],
     cureMinutes: glued && glueKind !== null ? (glue?.cureMinutes ?? USUAL_CURE[glueKind]) : null,
     glue: glued ? glue : null,
+    glueKind: glued ? glueKind : null,
   }));
 }
 

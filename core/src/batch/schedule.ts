@@ -58,10 +58,7 @@ export function scheduleBatch(
     spans: new Map(),
   };
   const ready = new Array<WallMinutes>(pieces).fill(start);
-  if (school === 'by-operation')
-    for (const step of steps)
-      for (let p = 0; p < pieces; p++) ready[p] = work(bench, step, p, ready[p] ?? start, hours);
-  else byPiece(bench, steps, ready, hours, start);
+  WORKED[school](bench, steps, ready, hours, start);
   const end = Math.max(start, ...ready);
   return {
     school,
@@ -73,6 +70,29 @@ export function scheduleBatch(
     setups: bench.setups,
     spans: [...bench.spans].map(([stepId, s]) => ({ stepId, from: localTime(s.from), to: localTime(s.to) })),
   };
+}
+
+type Worked = (
+  bench: Bench,
+  steps: readonly Step[],
+  ready: WallMinutes[],
+  hours: WorkingHours,
+  start: WallMinutes,
+) => void;
+
+/** How each school goes through the batch; `ready` says when each piece can go on, and is kept up. */
+const WORKED: Record<BatchingSchool, Worked> = { 'by-operation': byOperation, 'by-piece': byPiece };
+
+/** Each operation on all pieces before the next. */
+function byOperation(
+  bench: Bench,
+  steps: readonly Step[],
+  ready: WallMinutes[],
+  hours: WorkingHours,
+  start: WallMinutes,
+): void {
+  for (const step of steps)
+    for (let p = 0; p < ready.length; p++) ready[p] = work(bench, step, p, ready[p] ?? start, hours);
 }
 
 /** The first piece that can go on goes on; when all wait, the one whose wait ends first. */

@@ -4,8 +4,9 @@ import {
   holeBoundary,
   nameOf,
   outlineOf,
-  pointAt,
-  extremes,
+  peaksOf,
+  pointsAlong,
+  widestOf,
   type ElementSpan,
   type Outline,
   type Part,
@@ -48,7 +49,7 @@ export function patternDrawing(wish: DrawingWish): Page[] {
 function partSheet(part: Part, wish: DrawingWish): Page {
   const { width: height, height: width } = PAPERS[wish.paper];
   const outline = outlineOf(part.turnings[0]);
-  const largest = Math.max(1, extremes(outline, 0, outline.length).largest.diameter);
+  const largest = Math.max(1, widestOf(outline).diameter);
   const room = { along: width - 2 * MARGIN - 20, across: LIST_TOP - TOP - 2 * LABEL_ROWS * ROW - 8 };
   const [scale, scaleName] =
     SCALES.find(([s]) => outline.length * s <= room.along && largest * s <= room.across) ??
@@ -115,15 +116,12 @@ function heading(
   ];
 }
 
+/** How far a drawn chord may stray from its arc, mm of the work. */
+const FINEST_CHORD = 0.01;
+
 function shapeInk(outline: Outline, part: Part, place: Placing): Ink[] {
   const points = (side: 1 | -1) =>
-    outline.segments.flatMap((s) => {
-      const steps = s.bulge === 0 ? 1 : 24;
-      return Array.from({ length: steps + 1 }, (_, i): [number, number] => {
-        const { x, r } = pointAt(s, i / steps);
-        return [place.x(x), place.y(side * r)];
-      });
-    });
+    pointsAlong(outline, FINEST_CHORD).map(({ x, r }): [number, number] => [place.x(x), place.y(side * r)]);
   const first = outline.segments[0];
   const last = outline.segments.at(-1);
   const ink: Ink[] = [
@@ -155,7 +153,10 @@ function circleInk(place: Placing, x: number, radius: number): Ink {
 /** Diameters over the transitions, in rows so that neighbours do not touch. */
 function diameterInk(outline: Outline, place: Placing, units: Units): Ink[] {
   const first = outline.spans[0];
-  const spots = [...(first ? [{ x: 0, r: first.startDiameter / 2 }] : []), ...outline.spans.flatMap(spotsOf)];
+  const spots = [
+    ...(first ? [{ x: 0, r: first.startDiameter / 2 }] : []),
+    ...outline.spans.flatMap((s) => spotsOf(outline, s)),
+  ];
   const kept = spots.filter(
     (s, i) => !spots.slice(0, i).some((o) => Math.abs(o.x - s.x) < 1e-6 && Math.abs(o.r - s.r) < 1e-6),
   );
@@ -169,13 +170,10 @@ function diameterInk(outline: Outline, place: Placing, units: Units): Ink[] {
 }
 
 /** End of an element, and its crest or bottom when it has one. */
-function spotsOf(span: ElementSpan): { x: number; r: number }[] {
-  const { element, x0, x1, endDiameter } = span;
-  const end = { x: x1, r: endDiameter / 2 };
-  if (element.kind === 'bead') return [{ x: (x0 + x1) / 2, r: element.crown.mm / 2 }, end];
-  if (element.kind === 'cove') return [{ x: (x0 + x1) / 2, r: element.bottom.mm / 2 }, end];
-  return [end];
-}
+const spotsOf = (outline: Outline, span: ElementSpan): { x: number; r: number }[] => [
+  ...peaksOf(outline, span).map(({ x, diameter }) => ({ x, r: diameter / 2 })),
+  { x: span.x1, r: span.endDiameter / 2 },
+];
 
 /** Length of each element in a chain, and under it the running places from the reference end. */
 function lengthInk(outline: Outline, place: Placing, units: Units): Ink[] {

@@ -99,6 +99,25 @@ describe('sheets at 1:1', () => {
     expect(Math.max(...off) - Math.min(...off)).toBeLessThan(0.02);
   });
 
+  it('measures a ball by its middle, not by where its necks are', () => {
+    const sheet = (form: 'stick' | 'wrap' | 'card', part: PartPlan) => {
+      const { outline, layout } = part;
+      return storyStick(form, { title: 'S', outline, layout, paper: 'roll' })[0]!;
+    };
+    const [round] = cuts(sheet('wrap', ball));
+    const ys = pointsOf(round).map((p) => p[1]);
+    // once round the roughed cylinder of 51
+    expect(Math.max(...ys) - Math.min(...ys)).toBeCloseTo(Math.PI * 51, 6);
+    const edge = pointsOf(cuts(sheet('card', ball))[0]);
+    const card = edge.map((p) => p[1]);
+    // the card keeps 18 above the middle of the ball, and nothing of it lies above its own edge
+    expect(Math.min(...card)).toBeCloseTo(edge[0]![1], 9);
+    expect(Math.abs(Math.min(...card.slice(2, -1)) - edge[0]![1] - 18)).toBeLessThan(0.011);
+    const great = partOf([{ kind: 'sphere', id: 's', diameter: dim(90), endDiameter: dim(10) }]);
+    const words = sheet('stick', great).ink.flatMap((i) => (i.kind === 'text' ? [i.text] : []));
+    expect(words.join()).toContain('cut off above 80');
+  });
+
   it('a long stick is split on paper and whole on a roll', () => {
     const wishFor = (paper: 'A4' | 'roll') => ({
       title: 'S',

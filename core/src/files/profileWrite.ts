@@ -1,6 +1,6 @@
 import { DxfWriter, point2d, Units } from '@tarikjabiri/dxf';
 import Papa from 'papaparse';
-import { circleOf, pointAt, type Outline, type Segment } from '../pattern/index.js';
+import { circleOf, pointsAlong, widestOf, type Outline, type Segment } from '../pattern/index.js';
 
 const mm = (value: number): string => String(Number(value.toFixed(5)));
 
@@ -9,7 +9,7 @@ const mm = (value: number): string => String(Number(value.toFixed(5)));
  * a line named “axis”.
  */
 export function profileSvg(outline: Outline, title: string): string {
-  const radius = Math.max(0, ...outline.segments.map(reachOf));
+  const radius = widestOf(outline).diameter / 2;
   const wide = outline.length + 10;
   const high = 2 * radius + 10;
   const first = outline.segments[0];
@@ -31,11 +31,6 @@ export function profileSvg(outline: Outline, title: string): string {
 
 const escaped = (text: string): string =>
   text.replace(/[<>&"]/g, (c) => ({ '<': '&lt;', '>': '&gt;', '&': '&amp;', '"': '&quot;' })[c] ?? c);
-
-/** Largest radius of a segment. mm. */
-function reachOf(s: Segment): number {
-  return Math.max(s.r0, s.r1, pointAt(s, 0.5).r);
-}
 
 /** One segment above the axis going on, or below it coming back. In SVG y points down. */
 function svgPiece(s: Segment, side: 1 | -1): string {
@@ -66,25 +61,9 @@ const CHORD = 0.002;
 
 /** Diameters along the part as CSV; arcs as points that stray by at most 0.002 mm, a step as two rows. */
 export function profileCsv(outline: Outline): string {
-  const first = outline.segments[0];
-  const rows: { 'x mm': string; 'diameter mm': string }[] = [];
-  const row = (x: number, r: number) =>
-    rows.push({ 'x mm': x.toFixed(4), 'diameter mm': (2 * r).toFixed(4) });
-  if (first) row(first.x0, first.r0);
-  for (const segment of outline.segments) {
-    const steps = chordSteps(segment, CHORD);
-    for (let i = 1; i <= steps; i++) {
-      const { x, r } = pointAt(segment, i / steps);
-      row(x, r);
-    }
-  }
+  const rows = pointsAlong(outline, CHORD).map(({ x, r }) => ({
+    'x mm': x.toFixed(4),
+    'diameter mm': (2 * r).toFixed(4),
+  }));
   return `${Papa.unparse(rows)}\n`;
-}
-
-/** Chords that an arc needs: the sagitta of each is R(1 − cos(φ/2n)) ≤ error. */
-function chordSteps(segment: Segment, error: number): number {
-  if (segment.bulge === 0) return 1;
-  const { radius } = circleOf(segment);
-  const each = 2 * Math.acos(Math.max(0, 1 - error / radius));
-  return Math.max(1, Math.ceil(Math.abs(4 * Math.atan(segment.bulge)) / each));
 }

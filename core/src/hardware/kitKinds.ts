@@ -1,4 +1,4 @@
-import type { MustFit } from '../measure/index.js';
+import { capitalised, type MustFit } from '../measure/index.js';
 import type { GlueKind } from '../workshop/index.js';
 import type { KitKind, NewKit } from './kit.js';
 
@@ -197,7 +197,7 @@ export function freshKit(kind: KitKind): NewKit {
   const { words, lengths, texts = [], glue } = KIT_KINDS[kind];
   return {
     kind,
-    name: words.charAt(0).toUpperCase() + words.slice(1),
+    name: capitalised(words),
     onHand: 0,
     ...Object.fromEntries(lengths.filter((l) => !l.optional).map((l) => [l.key, { mm: l.usual }])),
     ...Object.fromEntries(texts.map((t) => [t.key, t.usual])),

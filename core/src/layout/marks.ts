@@ -1,7 +1,7 @@
 import { len, type Figure } from '../measure/index.js';
 import type { Material } from '../material/index.js';
 import type { MatingFace } from '../hardware/index.js';
-import { extremes, radiusAt, type Bore, type ElementSpan, type Outline } from '../pattern/index.js';
+import { kindOf, nameOf, peaksOf, radiusAt, type Bore, type Outline } from '../pattern/index.js';
 import type { Gauge } from '../workshop/index.js';
 import { sandingLeft } from './allowance.js';
 
@@ -116,7 +116,7 @@ function marksOf(outline: Outline, bores: readonly Bore[]): Mark[] {
       marks.push({
         id: `${span.element.id}.end`,
         x: span.x1,
-        label: nameOf(span),
+        label: nameOf(span.element),
         before: span.endDiameter,
         after: span.endDiameter,
         does: 'change',
@@ -130,14 +130,14 @@ function marksOf(outline: Outline, bores: readonly Bore[]): Mark[] {
 /** A V is cut at its bottom: its own notch falls between those of its rims. */
 const grooves = (outline: Outline): Mark[] =>
   outline.spans
-    .filter((span) => span.element.kind === 'v-groove')
+    .filter((span) => kindOf(span.element).notched)
     .map((span) => {
       const x = (span.x0 + span.x1) / 2;
       const across = 2 * radiusAt(outline, x);
       return {
         id: `${span.element.id}.bottom`,
         x,
-        label: nameOf(span),
+        label: nameOf(span.element),
         before: across,
         after: across,
         does: 'groove',
@@ -150,8 +150,6 @@ const boreMark =
     const across = 2 * radiusAt(outline, x);
     return { id: `hole.${id}`, x, label: name, before: across, after: across, does: 'hole' };
   };
-
-const nameOf = (span: ElementSpan): string => span.element.name ?? span.element.kind;
 
 interface Station {
   id: string;
@@ -172,7 +170,7 @@ function stations(outline: Outline): Station[] {
         {
           id: 'start',
           x: 0,
-          label: nameOf(first),
+          label: nameOf(first.element),
           finished: first.startDiameter,
           tolerance: first.element.tolerance,
         },
@@ -184,17 +182,11 @@ function stations(outline: Outline): Station[] {
       found.push({
         id: `${element.id}.${id}`,
         x,
-        label: nameOf(span),
+        label: nameOf(span.element),
         finished,
         tolerance: element.tolerance,
       });
-    if (span.x1 > span.x0) {
-      const own = { segments: outline.segments.filter((s) => s.elementId === element.id) };
-      const { largest, smallest } = extremes(own, span.x0, span.x1);
-      const ends = [span.startDiameter, span.endDiameter];
-      if (element.kind === 'cove') add('bottom', smallest.x, smallest.diameter);
-      else if (largest.diameter > Math.max(...ends) + 1e-6) add('crest', largest.x, largest.diameter);
-    }
+    for (const { is, x, diameter } of peaksOf(outline, span)) add(is, x, diameter);
     if (Math.abs(span.endDiameter - span.startDiameter) > 1e-6) add('end', span.x1, span.endDiameter);
   }
   return found.filter((s) => s.finished >= LEAST_SIZED);

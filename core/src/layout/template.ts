@@ -1,5 +1,5 @@
 import { len, type Finding } from '../measure/index.js';
-import { extremes, type Outline } from '../pattern/index.js';
+import { widestOf, type Outline } from '../pattern/index.js';
 import type { Copying } from '../workshop/index.js';
 import {
   edgeOf,
@@ -79,7 +79,7 @@ export function templateOf(
     left,
     gouged,
     corners: cornersOf(shown),
-    splitAt: extremes(outline, 0, outline.length).largest.x,
+    splitAt: widestOf(outline).x,
     lead: LEAD,
   };
 }

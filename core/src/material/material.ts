@@ -1,17 +1,29 @@
 /** How a material behaves under the tool; fits, speeds and pecks follow from it. */
-export type MaterialClass = 'softwood' | 'hardwood' | 'dense hardwood' | 'resin';
+export const MATERIAL_CLASSES = ['softwood', 'hardwood', 'dense hardwood', 'resin'] as const;
+export type MaterialClass = (typeof MATERIAL_CLASSES)[number];
 
 /** What a material is made of: only solid wood shrinks and swells as the tables of wood say. */
-export type MaterialFamily = 'wood' | 'laminated wood' | 'stabilised wood' | 'resin' | 'horn' | 'antler';
+export const MATERIAL_FAMILIES = [
+  'wood',
+  'laminated wood',
+  'stabilised wood',
+  'resin',
+  'horn',
+  'antler',
+] as const;
+export type MaterialFamily = (typeof MATERIAL_FAMILIES)[number];
 
 /** How sure a value is. Values recalled from general knowledge are never more than typical. */
-export type Certainty = 'measured' | 'from the supplier' | 'typical, unchecked';
+export const CERTAINTIES = ['measured', 'from the supplier', 'typical, unchecked'] as const;
+export type Certainty = (typeof CERTAINTIES)[number];
 
 /** How dust, or touching it, behaves: usual, known to irritate, or to sensitise. */
-export type DustHazard = 'usual' | 'irritant' | 'sensitiser';
+export const DUST_HAZARDS = { usual: 'usual', irritant: 'irritates', sensitiser: 'sensitises' } as const;
+export type DustHazard = keyof typeof DUST_HAZARDS;
 
 /** Shade of the finished material, for drawings. */
-export type Tone = 'pale' | 'honey' | 'amber' | 'russet' | 'umber' | 'olive' | 'clear';
+export const TONE_NAMES = ['pale', 'honey', 'amber', 'russet', 'umber', 'olive', 'clear'] as const;
+export type Tone = (typeof TONE_NAMES)[number];
 
 /** Where a value is from and how sure it is. */
 export interface Provenance {

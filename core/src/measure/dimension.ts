@@ -2,7 +2,12 @@
 export const MM_PER_INCH = 25.4;
 
 /** How a workshop reads its lengths. */
-export type Units = 'mm' | 'inch' | 'decimal-inch';
+export const UNITS = {
+  mm: 'millimetres',
+  inch: 'inch fractions',
+  'decimal-inch': 'decimal inches',
+} as const;
+export type Units = keyof typeof UNITS;
 
 /** A number that was entered wrongly and put right: what stood there and why it was changed. */
 export interface Correction {

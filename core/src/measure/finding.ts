@@ -1,16 +1,18 @@
 /** The stages of the rail; each finding and step belongs to one. */
-export type Stage =
-  | 'pattern'
-  | 'stock'
-  | 'drill'
-  | 'mount'
-  | 'mark'
-  | 'turn'
-  | 'surface'
-  | 'assemble'
-  | 'time'
-  | 'run'
-  | 'twins';
+export const STAGES = [
+  'pattern',
+  'stock',
+  'drill',
+  'mount',
+  'mark',
+  'turn',
+  'surface',
+  'assemble',
+  'time',
+  'run',
+  'twins',
+] as const;
+export type Stage = (typeof STAGES)[number];
 
 export type Severity = 'stop' | 'warn' | 'note';
 

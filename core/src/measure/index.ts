@@ -1,3 +1,4 @@
+export * from './choice.js';
 export * from './dimension.js';
 export * from './parseLength.js';
 export * from './formatLength.js';

@@ -1,8 +1,10 @@
 /** How the speed is chosen: rpm × diameter inside a band, or surface speed by material and tool. */
-export type SpeedSchool = 'rpm-diameter' | 'surface-speed';
+export const SPEED_SCHOOLS = { 'rpm-diameter': 'rpm × diameter', 'surface-speed': 'surface speed' } as const;
+export type SpeedSchool = keyof typeof SPEED_SCHOOLS;
 
 /** How a batch is worked: each piece finished in turn, or each operation on all pieces in turn. */
-export type BatchingSchool = 'by-piece' | 'by-operation';
+export const BATCHING_SCHOOLS = { 'by-operation': 'by operation', 'by-piece': 'piece by piece' } as const;
+export type BatchingSchool = keyof typeof BATCHING_SCHOOLS;
 
 /** When a hole is drilled: while there is something square to hold, or later when the outside runs true. */
 export const DRILL_MOMENTS = ['square blank', 'after rounding', 'after shaping', 'after parting'] as const;

@@ -36,3 +36,6 @@ export function sentenceParts(sentence: string): (string | SpokenLength)[] {
   if (at < sentence.length) parts.push(sentence.slice(at));
   return parts;
 }
+
+/** Words that begin a sentence or stand alone on a button. */
+export const capitalised = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);

@@ -110,8 +110,4 @@ export const drilledEnd = ({ part, kit, kitEnd }: MountWish): PartEnd | undefine
 export const awayFromHole = (wish: MountWish): PartEnd =>
   drilledEnd(wish) === 'reference' ? 'far' : 'reference';
 
-/** Largest diameter of the work, mm. */
-export const widestOf = ({ outline }: MountWish): number =>
-  Math.max(0, ...outline.segments.flatMap((s) => [2 * s.r0, 2 * s.r1]));
-
 export const liveCentre = ({ centres }: Workshop) => centres.find((c) => c.kind === 'live');

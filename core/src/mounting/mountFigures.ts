@@ -1,7 +1,8 @@
 import type { Figure } from '../measure/index.js';
+import { slimmestOf } from '../pattern/index.js';
 import type { Workshop } from '../workshop/index.js';
 import type { Mount } from './mount.js';
-import { slimmest, tapedHold, type HeldWork } from './mountFindings.js';
+import { tapedHold, type HeldWork } from './mountFindings.js';
 import { lengthOf } from './stack.js';
 import { sweeps } from './swing.js';
 
@@ -10,7 +11,7 @@ export function mountFigures(mount: Mount, work: HeldWork, { lathe }: Workshop):
   const { blank, outline, part } = work;
   const swept = Math.max(blank.diagonal, ...sweeps(part, outline, blank.diagonal / 2).map((s) => s.diameter));
   const taken = blank.length + mount.reach;
-  const slender = blank.length / slimmest(outline);
+  const slender = blank.length / slimmestOf(outline);
   const tape = tapedHold(mount, work);
   return [
     {
@@ -62,7 +63,7 @@ export function mountFigures(mount: Mount, work: HeldWork, { lathe }: Workshop):
         source: 'bench practice: chatters above 4 when free, whips above 12 between centres',
         inputs: [
           { label: 'blank', value: blank.length, unit: 'mm' },
-          { label: 'thinnest place', value: slimmest(outline), unit: 'mm' },
+          { label: 'thinnest place', value: slimmestOf(outline), unit: 'mm' },
         ],
       },
     },

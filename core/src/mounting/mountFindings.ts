@@ -1,5 +1,5 @@
 import { len, type Finding } from '../measure/index.js';
-import type { Outline, Part } from '../pattern/index.js';
+import { slimmestOf, type Outline, type Part } from '../pattern/index.js';
 import type { Workshop } from '../workshop/index.js';
 import type { Mount } from './mount.js';
 import { sweeps } from './swing.js';
@@ -155,7 +155,7 @@ function roomSaid(mount: Mount, { blank, tailDrill }: HeldWork, { lathe, fixture
 
 function stiffnessSaid(mount: Mount, { outline, blank }: HeldWork, { fixtures = [] }: Workshop): Said[] {
   const steady = fixtures.find((f) => f.kind === 'steady');
-  const slender = blank.length / slimmest(outline);
+  const slender = blank.length / slimmestOf(outline);
   if (mount.tailstock === null && slender > SLENDER_FREE)
     return [
       [
@@ -198,10 +198,4 @@ function tapeSaid(mount: Mount, work: HeldWork): Said[] {
       'Keep the live centre up, slow down, or hold it by a tenon.',
     ],
   ];
-}
-
-/** Thinnest place that still carries wood beyond it: ends that run to a point do not count. */
-export function slimmest(outline: Outline): number {
-  const inner = outline.spans.slice(0, -1).map((s) => s.endDiameter);
-  return Math.max(1, Math.min(...inner, outline.spans[0]?.startDiameter ?? 1));
 }

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { dim } from '../measure/index.js';
-import { outlineOf, type Hole, type Part } from '../pattern/index.js';
+import { outlineOf, type Element, type Hole, type Part, type Turning } from '../pattern/index.js';
 import { exampleWorkshop } from '../plan/exampleShop.js';
 import type { Fixture, Workshop } from '../workshop/index.js';
 import {
@@ -213,6 +213,27 @@ describe('what sweeps off the axis', () => {
     );
   });
 
+  it('of a ball off a tilted axis is as far as its surface reaches, wherever that is', () => {
+    // a ball of radius R whose centre lies c from the origin reaches |shift + c·tan t| + R/cos t
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 30, noNaN: true }),
+        fc.double({ min: 1, max: 30, noNaN: true }),
+        (shift, tilt) => {
+          const ball: Turning = {
+            id: 't',
+            startDiameter: dim(0),
+            elements: [{ kind: 'sphere', id: 's', diameter: dim(60), endDiameter: dim(0) }],
+          };
+          const turnings = [ball, { ...ball, id: 't2', axis: { shift: dim(shift), direction: 0, tilt } }];
+          const t = (tilt * Math.PI) / 180;
+          const [sweep] = sweeps({ ...part, turnings } as Part, outlineOf(ball), 0);
+          return Math.abs(sweep!.diameter / 2 - (shift + 30 * Math.tan(t) + 30 / Math.cos(t))) < 1e-6;
+        },
+      ),
+    );
+  });
+
   it('is held against bed and rest', () => {
     const lathe = { ...workshop.lathe, swing: 300, overRest: 60 };
     const work = { ...held(wish(), { diagonal: 40, length: 110 }), part };
@@ -220,6 +241,34 @@ describe('what sweeps off the axis', () => {
     expect(mountFindings(mount, work, { ...workshop, lathe }).map((f) => f.id)).toEqual(
       expect.arrayContaining(['mount.sweep.t2.rest.p', 'mount.clear.t2.p']),
     );
+  });
+});
+
+describe('what a bead and a cove ask of the holding', () => {
+  const outlineWith = (start: number, ...elements: Element[]): MountWish => {
+    const turning: Turning = { id: 't', startDiameter: dim(start), elements };
+    const part = { ...wish().part, turnings: [turning] } as Part;
+    return { ...wish(), kind: 'finial', part, outline: outlineOf(turning) };
+  };
+  const shaft = (id: string): Element => ({ kind: 'cylinder', id, length: dim(80) });
+
+  it('jaws grip what a bead leaves room for, not what its ends do', () => {
+    const bead: Element = { kind: 'bead', id: 'b', length: dim(20), crown: dim(32) };
+    const found = proposeMounts(outlineWith(12, bead), workshop).find((m) => m.kind === 'chuck');
+    // ends of 12 alone would leave no jaws from 15 up that fit
+    expect(found?.missing).toEqual([]);
+  });
+
+  it('a shaft with a deep cove whips between centres', () => {
+    const stout = outlineWith(24, shaft('a'), shaft('b'));
+    const cove: Element = { kind: 'cove', id: 'c', length: dim(24), bottom: dim(4) };
+    const thin = outlineWith(24, shaft('a'), cove, shaft('b'));
+    const said = (w: MountWish) => {
+      const mount = proposeMounts(w, workshop).find((m) => m.kind === 'between centres')!;
+      return mountFindings(mount, held(w, { diagonal: 40, length: 180 }), workshop).map((f) => f.id);
+    };
+    expect(said(stout)).not.toContain('mount.slender.p');
+    expect(said(thin)).toContain('mount.slender.p');
   });
 });
 

@@ -5,6 +5,7 @@ import { headingAt } from './flow.js';
 import { drilledSolid } from './hole.js';
 import { outlineOf, type Outline } from './outline.js';
 import type { Part, PatternBody } from './pattern.js';
+import { kindOf } from './kinds/elementKinds.js';
 import type { Solid } from './solid.js';
 import { extremes } from './radius.js';
 
@@ -44,8 +45,8 @@ export function kinks(outline: Outline): { x: number; degrees: number; elementId
 
 /** Grooves and shoulders are breaks already. */
 const isBreak = (outline: Outline, elementId: string): boolean => {
-  const kind = outline.spans.find((s) => s.element.id === elementId)?.element.kind;
-  return kind === 'v-groove' || kind === 'shoulder';
+  const element = outline.spans.find((s) => s.element.id === elementId)?.element;
+  return element !== undefined && kindOf(element).breaks === true;
 };
 
 const kinkAdvice = (part: Part, outline: Outline): Finding[] =>

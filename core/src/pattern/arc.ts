@@ -103,3 +103,14 @@ export function turningPoint(segment: Segment): { x: number; r: number } | null 
   if (cx <= segment.x0 || cx >= segment.x1) return null;
   return { x: cx, r: segment.bulge > 0 ? cr + radius : cr - radius };
 }
+
+/**
+ * Points of a segment after its first whose chords stray by at most `error` from it, mm: each chord over
+ * the angle φ/n has the sagitta R(1 − cos(φ/2n)).
+ */
+export function chordPoints(segment: Segment, error: number): { x: number; r: number }[] {
+  if (segment.bulge === 0) return [{ x: segment.x1, r: segment.r1 }];
+  const each = 2 * Math.acos(Math.max(0, 1 - error / circleOf(segment).radius));
+  const steps = Math.max(1, Math.ceil(Math.abs(4 * Math.atan(segment.bulge)) / each));
+  return Array.from({ length: steps }, (_, i) => pointAt(segment, (i + 1) / steps));
+}

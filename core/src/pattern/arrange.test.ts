@@ -4,6 +4,7 @@ import {
   canJoin,
   compareOutlines,
   differenceInWords,
+  ELEMENT_KIND_NAMES,
   joinWithNext,
   mirroredTurning,
   newElement,
@@ -18,14 +19,13 @@ import {
   type Turning,
 } from './index.js';
 
-const KINDS: ElementKind[] = ['cylinder', 'taper', 'bead', 'cove', 'ogee', 'fillet', 'arc', 'oval', 'square'];
 const turningOf = (kinds: ElementKind[]): Turning => ({
   id: 't',
   startDiameter: dim(24),
   elements: kinds.map((kind, i) => newElement(kind, `e${i}`, 24)),
 });
 const anyTurning = fc
-  .array(fc.constantFrom(...KINDS), { minLength: 1, maxLength: 6 })
+  .array(fc.constantFrom(...ELEMENT_KIND_NAMES), { minLength: 1, maxLength: 6 })
   .map(turningOf)
   .filter((t) => outlineOf(t).problems.length === 0);
 
@@ -52,6 +52,47 @@ describe('mirroring', () => {
       }),
       { numRuns: 60 },
     );
+  });
+});
+
+describe('mirroring a row or a peg', () => {
+  const radii = (turning: Turning, ...xs: number[]) => xs.map((x) => radiusAt(outlineOf(turning), x));
+
+  it('turns the elements of a row round as well', () => {
+    const turning: Turning = {
+      id: 't',
+      startDiameter: dim(20),
+      elements: [
+        {
+          kind: 'repeat',
+          id: 'r',
+          times: 2,
+          elements: [
+            { kind: 'bead', id: 'r.1', length: dim(6), crown: dim(24) },
+            { kind: 'cylinder', id: 'r.2', length: dim(4) },
+          ],
+        },
+      ],
+    };
+    expect(radii(turning, 3, 8)).toEqual([12, 10]);
+    expect(radii(mirroredTurning(turning), 17, 12)).toEqual([12, 10]);
+  });
+
+  it('keeps the shoulder of a peg that comes to begin the part', () => {
+    const turning: Turning = {
+      id: 't',
+      startDiameter: dim(30),
+      elements: [
+        { kind: 'cylinder', id: 'a', length: dim(40) },
+        { kind: 'tenon', id: 'b', length: dim(20), hole: dim(12), fit: 'slip' },
+      ],
+    };
+    const mirror = mirroredTurning(turning);
+    expect(radii(mirror, 10, 30)).toEqual([5.875, 15]);
+    expect(mirror.elements.map((e) => e.kind)).toEqual(['tenon', 'shoulder', 'cylinder']);
+    // and back again: the shoulder is now an element, and no further one comes
+    expect(radii(mirroredTurning(mirror), 20, 50)).toEqual([15, 5.875]);
+    expect(mirroredTurning(mirror).elements).toHaveLength(3);
   });
 });
 

@@ -1,8 +1,11 @@
 import { dim } from '../measure/index.js';
-import { radiusOn, type Segment } from './arc.js';
+import { chain } from './chain.js';
 import type { Element } from './element.js';
+import { kindOf } from './kinds/elementKinds.js';
+import type { Standing } from './kinds/kindRow.js';
 import { outlineOf, type ElementSpan } from './outline.js';
 import type { Turning } from './pattern.js';
+import { ownSegments, radiusAt } from './radius.js';
 
 /** Gives ids that were never used in the pattern. */
 export type NextId = () => string;
@@ -13,80 +16,59 @@ export function mirroredTurning(turning: Turning): Turning {
   return {
     ...turning,
     startDiameter: dim(spans.at(-1)?.endDiameter ?? turning.startDiameter.mm),
-    elements: [...spans].reverse().map(mirroredElement),
+    elements: mirroredSpans(spans),
   };
 }
 
-/** An element turned end for end, with its size: it ends where it began. */
-function mirroredElement({ element, startDiameter, x1, x0 }: ElementSpan): Element {
-  const endDiameter = dim(startDiameter);
-  switch (element.kind) {
-    case 'taper':
-    case 'shoulder':
-    case 'sphere':
-    case 'oval':
-    case 'arc':
-    case 'fillet':
-    case 'square':
-      return { ...element, endDiameter };
-    case 'ogee': {
-      const turn = element.turn ? { turn: dim(element.length.mm - element.turn.mm) } : {};
-      return { ...element, ...turn, endDiameter, side: element.side === 'out' ? 'in' : 'out' };
-    }
-    case 'balloon':
-      return { ...element, endDiameter, ball: element.ball === 'first' ? 'last' : 'first' };
-    case 'fair':
-      return {
-        ...element,
-        endDiameter,
-        points: element.points.map((p) => ({ at: dim(x1 - x0 - p.at.mm), diameter: p.diameter })).reverse(),
-      };
-    default:
-      return element;
-  }
-}
+/**
+ * Elements end for end. One that begins with a step of its own (a tenon) cannot end with one: a shoulder
+ * comes after it instead.
+ */
+const mirroredSpans = (spans: readonly ElementSpan[]): Element[] =>
+  [...spans].reverse().flatMap((span) => {
+    const element = kindOf(span.element).mirrored(span.element, standingOf(span), mirroredElements);
+    const ends = chain([element], span.endDiameter).spans[0]?.endDiameter ?? span.startDiameter;
+    if (Math.abs(ends - span.startDiameter) < 1e-6) return [element];
+    const id = `${span.element.id}.step`;
+    return [element, { kind: 'shoulder', id, endDiameter: dim(span.startDiameter) }];
+  });
 
-/** Elements that can be cut in two at a place and stay what they are. */
-export function canSplit(element: Element): boolean {
-  return element.kind === 'cylinder' || element.kind === 'taper' || element.kind === 'arc';
-}
+const mirroredElements = (elements: readonly Element[], startDiameter: number): Element[] =>
+  mirroredSpans(chain(elements, startDiameter).spans);
+
+const standingOf = ({ x0, x1, startDiameter, endDiameter }: ElementSpan): Standing => ({
+  length: x1 - x0,
+  startDiameter,
+  endDiameter,
+});
+
+/** Whether an element can be cut in two at a place and both pieces stay what it is. */
+export const canSplit = (element: Element): boolean => kindOf(element).piece !== undefined;
 
 /** The turning with the element at x cut in two there; unchanged when it cannot be. mm. */
 export function splitAt(turning: Turning, x: number, nextId: NextId): Turning {
   const outline = outlineOf(turning);
   const span = outline.spans.find((s) => s.x0 < x - 1e-6 && s.x1 > x + 1e-6);
-  if (!span || !canSplit(span.element)) return turning;
-  const own = outline.segments.find((s) => s.elementId === span.element.id);
-  const first = { ...piece(span.element, own, span.x0, x), takesUp: undefined };
-  const second = { ...piece(span.element, own, x, span.x1, span.endDiameter), id: nextId() };
-  return withElements(turning, (e) => (e.id === span.element.id ? [first, second] : [e]));
-}
-
-function piece(
-  element: Element,
-  segment: Segment | undefined,
-  x0: number,
-  x1: number,
-  endDiameter?: number,
-): Element {
-  const length = dim(x1 - x0);
-  if (element.kind === 'cylinder') return { ...element, length };
-  if (element.kind !== 'taper' && element.kind !== 'arc') return element;
-  const end = dim(endDiameter ?? 2 * (segment ? radiusOn(segment, x1) : 0));
-  return { ...element, length, endDiameter: end };
+  if (!span) return turning;
+  const kind = kindOf(span.element);
+  if (!kind.piece) return turning;
+  const { element } = span;
+  const cut = 2 * radiusAt({ segments: ownSegments(outline, element.id) }, x);
+  const standing = standingOf(span);
+  const first = {
+    ...kind.piece(element, { ...standing, length: x - span.x0, endDiameter: cut }),
+    takesUp: undefined,
+  };
+  const second = {
+    ...kind.piece(element, { ...standing, length: span.x1 - x, startDiameter: cut }),
+    id: nextId(),
+  };
+  return withElements(turning, (e) => (e.id === element.id ? [first, second] : [e]));
 }
 
 /** Whether an element can be joined with the one after it into one. */
-export function canJoin(first: Element, second: Element | undefined): boolean {
-  if (first.kind === 'cylinder' || first.kind === 'taper')
-    return second?.kind === 'cylinder' || second?.kind === 'taper';
-  return (
-    first.kind === 'arc' &&
-    second?.kind === 'arc' &&
-    first.side === second.side &&
-    Math.abs(first.radius.mm - second.radius.mm) < 0.01
-  );
-}
+export const canJoin = (first: Element, second: Element | undefined): boolean =>
+  second !== undefined && kindOf(first).joins?.(first, second) === true;
 
 /** The turning with an element and the one after it made one of the same length and ends. */
 export function joinWithNext(turning: Turning, id: string): Turning {
@@ -94,17 +76,14 @@ export function joinWithNext(turning: Turning, id: string): Turning {
   const i = spans.findIndex((s) => s.element.id === id);
   const [first, second] = [spans[i], spans[i + 1]];
   if (!first || !second || !canJoin(first.element, second.element)) return turning;
-  const length = dim(second.x1 - first.x0);
-  const level = Math.abs(first.startDiameter - second.endDiameter) < 1e-6;
-  const base = { id: first.element.id, name: first.element.name, tolerance: first.element.tolerance };
-  const end = dim(second.endDiameter);
-  const whole: Element =
-    first.element.kind === 'arc'
-      ? { ...first.element, length, endDiameter: end }
-      : level
-        ? { ...base, kind: 'cylinder', length }
-        : { ...base, kind: 'taper', length, endDiameter: end };
-  return withElements(turning, (e) => (e.id === id ? [whole] : e.id === second.element.id ? [] : [e]));
+  const whole = kindOf(first.element).joined?.(first.element, {
+    length: second.x1 - first.x0,
+    startDiameter: first.startDiameter,
+    endDiameter: second.endDiameter,
+  });
+  return withElements(turning, (e) =>
+    e.id === id && whole ? [whole] : e.id === second.element.id ? [] : [e],
+  );
 }
 
 /** The turning with an element made a row of so many of itself. */

@@ -1,16 +1,11 @@
 import { len } from '../measure/index.js';
 import { crossHoleProblems } from './crossHole.js';
-import {
-  DIMENSION_WORDS,
-  DIMENSIONS_OF,
-  dimensionOf,
-  nameOf,
-  OPTIONAL_DIMENSIONS,
-} from './elementDimensions.js';
+import { dimensionOf, dimensionsOf, dimensionWords, nameOf, usualOf } from './elementDimensions.js';
 import type { DimensionKey, Element } from './element.js';
 import { holeProblems } from './hole.js';
 import { joinSides } from './joins.js';
 import { outlineOf } from './outline.js';
+import { ELEMENT_KINDS } from './kinds/elementKinds.js';
 import type { Part, PatternBody, Turning } from './pattern.js';
 
 /** Something in a pattern that cannot be made as it stands. */
@@ -29,9 +24,6 @@ const MUST_BE_ABOVE_ZERO: ReadonlySet<DimensionKey> = new Set([
   'across',
   'hole',
 ]);
-
-/** How often a row may repeat, and how deep rows may lie in rows. */
-const MOST_TIMES = 200;
 
 /** All that keeps a pattern from being made, in sentences; an empty list when it can be made. */
 export function checkPattern(body: PatternBody): PatternProblem[] {
@@ -69,13 +61,13 @@ function holesOf(part: Part): string[] {
 }
 
 function elementProblems(part: Part, element: Element): PatternProblem[] {
-  const own = DIMENSIONS_OF[element.kind].flatMap((key) => {
+  const own = dimensionsOf(element.kind).flatMap((key) => {
     const mm = dimensionOf(element, key)?.mm;
-    const word = `${nameOf(element)}: the ${DIMENSION_WORDS[key]}`;
+    const word = `${nameOf(element)}: the ${dimensionWords(element.kind, key)}`;
     if (mm === undefined)
-      return OPTIONAL_DIMENSIONS.has(key)
-        ? []
-        : [problem(part, element, `${word} is missing. Give a length.`)];
+      return usualOf(element.kind, key) === undefined
+        ? [problem(part, element, `${word} is missing. Give a length.`)]
+        : [];
     if (mm < 0) return [problem(part, element, `${word} is ${len(mm)}. It cannot be below zero.`)];
     if (mm === 0 && MUST_BE_ABOVE_ZERO.has(key) && !element.takesUp)
       return [problem(part, element, `${word} is zero. Give a length above zero.`)];
@@ -87,8 +79,9 @@ function elementProblems(part: Part, element: Element): PatternProblem[] {
 
 function rowProblems(part: Part, row: Element & { kind: 'repeat' }): PatternProblem[] {
   const name = nameOf(row);
-  if (!Number.isInteger(row.times) || row.times < 1 || row.times > MOST_TIMES)
-    return [problem(part, row, `${name}: ${row.times} times. Give a whole number from 1 to ${MOST_TIMES}.`)];
+  const { least, most } = ELEMENT_KINDS.repeat.fields.times;
+  if (!Number.isInteger(row.times) || row.times < least || row.times > most)
+    return [problem(part, row, `${name}: ${row.times} times. Give a whole number from ${least} to ${most}.`)];
   if (row.elements.length === 0)
     return [problem(part, row, `${name}: a row of nothing. Give it an element to repeat.`)];
   const deep = row.elements.find((e) => e.kind === 'repeat' || e.takesUp);

@@ -1,6 +1,6 @@
 import { len } from '../measure/index.js';
 import type { Element } from './element.js';
-import { DIMENSION_WORDS, DIMENSIONS_OF, dimensionOf, nameOf } from './elementDimensions.js';
+import { dimensionOf, dimensionsOf, dimensionWords, nameOf } from './elementDimensions.js';
 import { outlineOf } from './outline.js';
 import type { Part, PatternBody, Turning } from './pattern.js';
 import { sameWood } from './same.js';
@@ -69,8 +69,13 @@ function turningWords(old: Turning, now: Turning): string[] {
 
 function elementWords(before: Element, after: Element): string[] {
   const name = nameOf(after);
-  const words = DIMENSIONS_OF[after.kind].flatMap((key) =>
-    change(name, DIMENSION_WORDS[key], dimensionOf(before, key)?.mm ?? 0, dimensionOf(after, key)?.mm ?? 0),
+  const words = dimensionsOf(after.kind).flatMap((key) =>
+    change(
+      name,
+      dimensionWords(after.kind, key),
+      dimensionOf(before, key)?.mm ?? 0,
+      dimensionOf(after, key)?.mm ?? 0,
+    ),
   );
   if (words.length > 0) return words;
   return sameWood(before, after) ? [] : [`${name} formed differently`];

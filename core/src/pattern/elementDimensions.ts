@@ -1,51 +1,43 @@
 import type { Dimension } from '../measure/index.js';
 import type { DimensionKey, Element, ElementKind } from './element.js';
+import { dimensionFields } from './kinds/elementKinds.js';
 
-/** The dimensions a turner gives for each kind of element, in the order they are asked. */
-export const DIMENSIONS_OF: Record<ElementKind, readonly DimensionKey[]> = {
-  cylinder: ['length'],
-  taper: ['length', 'endDiameter'],
-  bead: ['length', 'crown', 'fillet'],
-  cove: ['length', 'bottom'],
-  ogee: ['length', 'endDiameter', 'turn'],
-  shoulder: ['endDiameter'],
-  fillet: ['length', 'endDiameter'],
-  'v-groove': ['length', 'depth'],
-  sphere: ['diameter', 'endDiameter', 'blend'],
-  balloon: ['length', 'diameter', 'endDiameter'],
-  oval: ['longAxis', 'diameter', 'endDiameter'],
-  arc: ['length', 'endDiameter', 'radius'],
-  square: ['length', 'across', 'endDiameter', 'roll'],
-  tenon: ['length', 'hole'],
-  fair: ['length', 'endDiameter'],
-  repeat: [],
+/** What each dimension is called, and whether it lies along the axis, across it, or is a radius of its own. */
+const DIMENSIONS: Record<DimensionKey, { words: string; lies: 'along' | 'across' | 'free' }> = {
+  length: { words: 'length', lies: 'along' },
+  endDiameter: { words: 'end diameter', lies: 'across' },
+  crown: { words: 'crown diameter', lies: 'across' },
+  bottom: { words: 'bottom diameter', lies: 'across' },
+  depth: { words: 'depth', lies: 'across' },
+  diameter: { words: 'ball diameter', lies: 'across' },
+  radius: { words: 'radius', lies: 'free' },
+  longAxis: { words: 'long axis', lies: 'along' },
+  across: { words: 'across the flats', lies: 'across' },
+  hole: { words: 'for a hole of', lies: 'across' },
+  fillet: { words: 'fillets', lies: 'along' },
+  blend: { words: 'eased by', lies: 'across' },
+  turn: { words: 'turns at', lies: 'along' },
+  roll: { words: 'rolled over', lies: 'along' },
 };
 
-/** Dimensions that need not be given: without them the element has its usual form. */
-export const OPTIONAL_DIMENSIONS: ReadonlySet<DimensionKey> = new Set(['fillet', 'blend', 'turn', 'roll']);
+export const DIMENSION_KEYS = Object.keys(DIMENSIONS) as DimensionKey[];
 
-export const DIMENSION_WORDS: Record<DimensionKey, string> = {
-  length: 'length',
-  endDiameter: 'end diameter',
-  crown: 'crown diameter',
-  bottom: 'bottom diameter',
-  depth: 'depth',
-  diameter: 'ball diameter',
-  radius: 'radius',
-  longAxis: 'long axis',
-  across: 'across the flats',
-  hole: 'for a hole of',
-  fillet: 'fillets',
-  blend: 'eased by',
-  turn: 'turns at',
-  roll: 'rolled over',
-};
+/** How a dimension lies; what is scaled along the axis is along. */
+export const lieOf = (key: DimensionKey): 'along' | 'across' | 'free' => DIMENSIONS[key].lies;
 
-/** Dimensions that run along the axis; the others lie across it. */
-const ALONG: ReadonlySet<DimensionKey> = new Set(['length', 'longAxis', 'turn', 'roll', 'fillet']);
+/** The dimensions a turner gives for a kind of element, in the order they are asked. */
+export const dimensionsOf = (kind: ElementKind): DimensionKey[] => dimensionFields(kind).map(([key]) => key);
 
-/** Whether a dimension runs along the axis; a radius or a blend does neither. */
-export const runsAlong = (key: DimensionKey): boolean => ALONG.has(key);
+/** What a dimension of a kind is called. */
+export const dimensionWords = (kind: ElementKind, key: DimensionKey): string =>
+  fieldOf(kind, key)?.words ?? DIMENSIONS[key].words;
+
+/** What a dimension that need not be given begins at, mm; undefined for one that must be. */
+export const usualOf = (kind: ElementKind, key: DimensionKey): number | undefined =>
+  fieldOf(kind, key)?.usual;
+
+const fieldOf = (kind: ElementKind, key: DimensionKey) =>
+  dimensionFields(kind).find(([own]) => own === key)?.[1];
 
 /** A dimension of an element, or undefined when its kind has none of that name. */
 export function dimensionOf(element: Element, key: DimensionKey): Dimension | undefined {
@@ -58,7 +50,7 @@ export function withDimension<E extends Element>(
   key: DimensionKey,
   value: Dimension | undefined,
 ): E {
-  return DIMENSIONS_OF[element.kind].includes(key) ? { ...element, [key]: value } : element;
+  return fieldOf(element.kind, key) ? { ...element, [key]: value } : element;
 }
 
 /** What an element is called: the turner's own word, or its kind. */

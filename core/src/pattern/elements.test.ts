@@ -9,13 +9,11 @@ import {
   radiusAt,
   tenonDiameter,
   type Element,
-  type ElementKind,
   type Turning,
 } from './index.js';
-import { DIMENSIONS_OF } from './elementDimensions.js';
+import { ELEMENT_KIND_NAMES as KINDS } from './kinds/elementKinds.js';
 import { headingAt } from './flow.js';
 
-const KINDS = Object.keys(DIMENSIONS_OF) as ElementKind[];
 const drawn = (start: number, ...elements: Element[]) => chain(elements, start);
 
 describe('every kind of element', () => {

@@ -1,7 +1,8 @@
-import { circleOf, pointAt, type Segment } from './arc.js';
+import { chordPoints } from './arc.js';
 import { boreAt, holeBoundary } from './hole.js';
 import type { Outline } from './outline.js';
 import type { Hole } from './pattern.js';
+import { ownSegments } from './radius.js';
 
 /** Triangles of a turned part: x y z of each vertex (axis along x), three indices a triangle. mm. */
 export interface Mesh {
@@ -43,37 +44,22 @@ function outside(outline: Outline, chordError: number): Ring[] {
   const first = outline.segments[0];
   for (const span of outline.spans) {
     const square = squares.find((s) => s.elementId === span.element.id);
-    const own = outline.segments.filter((s) => s.elementId === span.element.id);
+    const own = ownSegments(outline, span.element.id);
     const feet = square ? own.filter((s) => !(s.bulge === 0 && s.x1 > s.x0)) : own;
     const before = square
       ? feet.filter((s) => s.x0 < (square.corners[0]?.x0 ?? 0) + 1e-9 && s.r1 > s.r0)
       : own;
     if (span === outline.spans[0] && first && !square) add({ x: first.x0, r: first.r0 });
-    for (const s of before) points(s, chordError).forEach(add);
+    for (const s of before) chordPoints(s, chordError).forEach(add);
     if (!square) continue;
     const flats = square.side / 2;
     for (const corner of square.corners) {
       add({ x: corner.x0, r: corner.r0, flats });
-      points(corner, chordError).forEach((p) => add({ ...p, flats }));
+      chordPoints(corner, chordError).forEach((p) => add({ x: p.x, r: p.r, flats }));
     }
-    feet.filter((s) => !before.includes(s)).forEach((s) => points(s, chordError).forEach(add));
+    feet.filter((s) => !before.includes(s)).forEach((s) => chordPoints(s, chordError).forEach(add));
   }
   return rings;
-}
-
-/** The points of a segment after its first. */
-function points(s: Segment, chordError: number): Ring[] {
-  const steps =
-    s.bulge === 0
-      ? 1
-      : Math.max(
-          2,
-          Math.ceil(
-            Math.abs(4 * Math.atan(s.bulge)) /
-              (2 * Math.acos(Math.max(0, 1 - chordError / circleOf(s).radius))),
-          ),
-        );
-  return Array.from({ length: steps }, (_, i) => pointAt(s, (i + 1) / steps));
 }
 
 /** Back along the bores from the far end to the reference end; on the axis where nothing is bored. */

@@ -1,8 +1,9 @@
-import { chain, type Outline } from './chain.js';
+import { chain } from './chain.js';
+import type { Outline } from './shape.js';
 import type { Turning } from './pattern.js';
 import { settled } from './takeUp.js';
 
-export type { ElementSpan, Outline, OutlineProblem } from './chain.js';
+export type { ElementSpan, Outline, OutlineProblem } from './shape.js';
 
 /**
  * Compiles a profile to its exact outline of lines and arcs, x → r. All lengths in mm. Ellipses and

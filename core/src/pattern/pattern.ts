@@ -39,7 +39,8 @@ export interface TurningAxis {
   tilt: number;
 }
 
-export type PartEnd = 'reference' | 'far';
+export const PART_ENDS = ['reference', 'far'] as const;
+export type PartEnd = (typeof PART_ENDS)[number];
 
 /** One bore of a stepped hole; `depth` is measured from the mouth to the shoulder of the bit. */
 export interface HoleStep {
@@ -74,7 +75,8 @@ export interface CrossHole {
   depth?: Dimension;
 }
 
-export type DecorationKind = 'burnt line' | 'texture' | 'colour';
+export const DECORATION_KINDS = ['burnt line', 'texture', 'colour'] as const;
+export type DecorationKind = (typeof DECORATION_KINDS)[number];
 
 /** What is done to the surface of an element: from `from` after its beginning, so wide. */
 export interface Decoration {
@@ -131,8 +133,26 @@ export interface PartJoin {
   at?: Dimension;
 }
 
-export const CHECK_KINDS = ['number', 'felt', 'photo', 'function'] as const;
-export type CheckKind = (typeof CHECK_KINDS)[number];
+export const CHECK_KINDS = {
+  number: 'a number',
+  felt: 'felt',
+  photo: 'a photo',
+  function: 'a trial of its work',
+} as const;
+export type CheckKind = keyof typeof CHECK_KINDS;
+
+/** When a check is made, and how that is said. */
+export const CHECK_STAGES = {
+  stock: 'on the blank',
+  drill: 'after drilling',
+  mount: 'when it is held',
+  mark: 'when it is marked',
+  turn: 'after shaping',
+  surface: 'after sanding and finish',
+  assemble: 'when it is put together',
+  twins: 'at the end',
+} as const satisfies Partial<Record<Stage, string>>;
+export type CheckStage = keyof typeof CHECK_STAGES;
 
 /** What must hold before a piece goes on: a number, words that are felt, a photo, a function test. */
 export interface AcceptanceCheck {
@@ -143,16 +163,26 @@ export interface AcceptanceCheck {
   /** the element or join it belongs to; the whole item when it has none */
   onId?: string;
   /** when it is made */
-  stage: Stage;
+  stage: CheckStage;
   /** for a number or a function test */
   unit?: string;
   least?: number;
   most?: number;
 }
 
+/** Where a design comes from, and how that is said. */
+export const DESIGN_ORIGINS = {
+  own: 'our own',
+  customer: 'a customer’s',
+  sample: 'copied from a sample',
+  drawing: 'from a drawing',
+  'handed down': 'handed down',
+} as const;
+export type DesignOrigin = keyof typeof DESIGN_ORIGINS;
+
 /** Where a design comes from and what its owner allows. */
 export interface DesignSource {
-  from: 'own' | 'customer' | 'sample' | 'drawing' | 'handed down';
+  from: DesignOrigin;
   words: string;
   allows: string;
 }
@@ -167,7 +197,8 @@ export interface MatingOutline {
 }
 
 /** Who will handle the item: rules on finish and warnings follow from it. */
-export type UsedBy = 'anybody' | 'food' | 'child';
+export const USED_BY = { anybody: 'anybody', food: 'with food', child: 'a child' } as const;
+export type UsedBy = keyof typeof USED_BY;
 
 /** The body of a pattern revision, as it is stored. */
 export interface PatternBody {

@@ -1,12 +1,23 @@
-import { radiusOn, turningPoint, type Segment } from './arc.js';
-import type { Outline } from './outline.js';
+import { chordPoints, radiusOn, turningPoint, type Segment } from './arc.js';
+import { kindOf } from './kinds/elementKinds.js';
+import type { ElementSpan, Outline } from './shape.js';
+
+/** What is asked of an outline here needs no more of it than its lines and arcs. */
+type Drawn = Pick<Outline, 'segments'>;
 
 /** Radius at x in mm; at a shoulder the larger side. Outside the part it is 0. */
-export function radiusAt({ segments }: Pick<Outline, 'segments'>, x: number): number {
+export function radiusAt({ segments }: Drawn, x: number): number {
   let radius = 0;
   for (const segment of segments)
     if (x >= segment.x0 && x <= segment.x1) radius = Math.max(radius, radiusOn(segment, x));
   return radius;
+}
+
+/** Radius on the two sides of x, mm: equal unless there is a shoulder; 0 beyond an end. */
+export function radiiAt({ segments }: Drawn, x: number): { before: number; after: number } {
+  const into = segments.find((s) => s.x0 < x && s.x1 >= x);
+  const outOf = segments.findLast((s) => s.x0 <= x && s.x1 > x);
+  return { before: into ? radiusOn(into, x) : 0, after: outOf ? radiusOn(outOf, x) : 0 };
 }
 
 /** A diameter and where it is, mm. */
@@ -17,7 +28,7 @@ export interface DiameterAt {
 
 /** Largest and smallest diameter between two positions (exact: ends, breaks and arc crests). */
 export function extremes(
-  outline: Pick<Outline, 'segments'>,
+  outline: Drawn,
   from: number,
   to: number,
 ): { largest: DiameterAt; smallest: DiameterAt } {
@@ -46,4 +57,60 @@ function candidates(segment: Segment, from: number, to: number): { x: number; r:
   const crest = turningPoint(segment);
   if (crest && crest.x > a && crest.x < b) points.push(crest);
   return points;
+}
+
+/** The thickest place of all, exact; of nothing it is 0. mm */
+export function widestOf(outline: Drawn): DiameterAt {
+  const { largest } = extremes(outline, -Infinity, Infinity);
+  return largest.diameter > 0 ? largest : { x: 0, diameter: 0 };
+}
+
+/** The lines and arcs of one element. */
+export const ownSegments = ({ segments }: Drawn, elementId: string): Segment[] =>
+  segments.filter((s) => s.elementId === elementId);
+
+/** A highest or lowest place inside an element, mm. */
+export interface Peak extends DiameterAt {
+  is: 'crest' | 'bottom';
+}
+
+/** Highest and lowest places inside an element that lie beyond both its ends and that a turner sizes. */
+export function peaksOf(
+  outline: Drawn,
+  { element, x0, x1, startDiameter, endDiameter }: ElementSpan,
+): Peak[] {
+  const { sized } = kindOf(element);
+  if (sized.length === 0 || x1 <= x0) return [];
+  const { largest, smallest } = extremes({ segments: ownSegments(outline, element.id) }, x0, x1);
+  const peaks: Peak[] = [];
+  if (sized.includes('crest') && largest.diameter > Math.max(startDiameter, endDiameter) + SEEN)
+    peaks.push({ is: 'crest', ...largest });
+  if (sized.includes('bottom') && smallest.diameter < Math.min(startDiameter, endDiameter) - SEEN)
+    peaks.push({ is: 'bottom', ...smallest });
+  return peaks;
+}
+
+/** Smaller differences of diameter are rounding, mm. */
+const SEEN = 1e-6;
+
+/**
+ * Thinnest place that still carries wood on both sides of it, mm: waists, and breaks between elements. How
+ * thin the ends themselves are does not count: beyond them nothing hangs.
+ */
+export function slimmestOf(outline: Pick<Outline, 'segments' | 'spans'>): number {
+  const [first, last] = [outline.spans[0], outline.spans.at(-1)];
+  if (!first || !last) return 0;
+  const waists = [first, last].flatMap((span) => peaksOf(outline, span).filter((p) => p.is === 'bottom'));
+  const inner =
+    first === last
+      ? Math.max(first.startDiameter, first.endDiameter)
+      : extremes(outline, first.x1, last.x0).smallest.diameter;
+  return Math.min(inner, ...waists.map((w) => w.diameter));
+}
+
+/** Points along the edge whose chords stray by at most `chordError` from it; a step is two points. mm */
+export function pointsAlong({ segments }: Drawn, chordError: number): { x: number; r: number }[] {
+  const [first] = segments;
+  if (!first) return [];
+  return [{ x: first.x0, r: first.r0 }, ...segments.flatMap((s) => chordPoints(s, chordError))];
 }

@@ -1,6 +1,6 @@
 import { dim, type Dimension } from '../measure/index.js';
 import type { DimensionKey, Element } from './element.js';
-import { DIMENSIONS_OF, dimensionOf, runsAlong, withDimension } from './elementDimensions.js';
+import { dimensionOf, dimensionsOf, lieOf, withDimension } from './elementDimensions.js';
 import type { Turning } from './pattern.js';
 
 /** By how much lengths and diameters are multiplied. */
@@ -25,7 +25,7 @@ export function scaled(turning: Turning, by: Scaling): Turning {
 }
 
 function scaledElement(element: Element, by: Scaling): Element {
-  const sized = DIMENSIONS_OF[element.kind].reduce<Element>((e, key) => {
+  const sized = dimensionsOf(element.kind).reduce<Element>((e, key) => {
     const value = dimensionOf(e, key);
     return !value || e.held?.includes(key) ? e : withDimension(e, key, times(value, factorOf(key, by)));
   }, element);
@@ -41,8 +41,16 @@ function scaledElement(element: Element, by: Scaling): Element {
   return sized;
 }
 
-const factorOf = (key: DimensionKey, by: Scaling): number =>
-  key === 'radius' ? Math.max(by.length, by.diameter) : runsAlong(key) ? by.length : by.diameter;
+function factorOf(key: DimensionKey, by: Scaling): number {
+  switch (lieOf(key)) {
+    case 'along':
+      return by.length;
+    case 'across':
+      return by.diameter;
+    case 'free':
+      return Math.max(by.length, by.diameter);
+  }
+}
 
 /** Nobody sets a calliper finer than this, mm. */
 const STEP = 0.01;

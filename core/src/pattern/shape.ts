@@ -18,6 +18,31 @@ export interface Shape {
   square?: SquareSpan;
 }
 
+/** An element that cannot be made with the dimensions it has; the drawing shows it as a straight. */
+export interface OutlineProblem {
+  elementId: string;
+  why: string;
+}
+
+/** Where an element begins and ends. */
+export interface ElementSpan {
+  element: Element;
+  x0: number;
+  x1: number;
+  startDiameter: number;
+  endDiameter: number;
+}
+
+/** The exact outline of a profile, from the reference end. */
+export interface Outline {
+  length: number;
+  segments: Segment[];
+  spans: ElementSpan[];
+  problems: OutlineProblem[];
+  /** square sections left in the blank; there the outline shows the flats */
+  squares?: SquareSpan[];
+}
+
 /** Smaller differences of length are rounding, mm. */
 export const SLACK = 1e-9;
 

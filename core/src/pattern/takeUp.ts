@@ -1,7 +1,8 @@
 import { dim, len } from '../measure/index.js';
 import type { Element } from './element.js';
-import { chain, type OutlineProblem } from './chain.js';
+import { chain } from './chain.js';
 import type { Turning } from './pattern.js';
+import type { OutlineProblem } from './shape.js';
 
 /** The elements with the one that takes up at the length it is left. */
 export interface Settled {

@@ -1,7 +1,7 @@
 import { kitNeeds, planDrilling, type DrillPlan, type DrillSite } from '../hardware/index.js';
 import type { HardwareFace } from '../layout/index.js';
 import { materialById, MATERIALS, type Material } from '../material/index.js';
-import { extremes, outlineOf, type Outline, type Part } from '../pattern/index.js';
+import { outlineOf, widestOf, type Outline, type Part } from '../pattern/index.js';
 import type { PlanInputs } from './inputs.js';
 import type { PlannedHardware } from './partPlan.js';
 
@@ -84,5 +84,5 @@ export function facesOf(hardware: PlannedHardware | null, outline: Outline): Har
 function largestTurned(outline: Outline): number {
   const squares = new Set((outline.squares ?? []).map((s) => s.elementId));
   const segments = outline.segments.filter((s) => !squares.has(s.elementId));
-  return segments.length === 0 ? 1 : Math.max(1, extremes({ segments }, 0, outline.length).largest.diameter);
+  return Math.max(1, widestOf({ segments }).diameter);
 }

@@ -5,3 +5,4 @@ export * from './snapshot.js';
 export * from './planDifference.js';
 export { dryingWood } from './wood.js';
 export { clipsCorners } from './prepareSteps.js';
+export { stageSpeeds } from './stageSpeeds.js';

@@ -1,5 +1,12 @@
 import { localTime, scheduleBatch, wallMinutes, type Schedule, type Step } from '../batch/index.js';
-import { bySeverity, type Figure, type Finding, type Schools, type Stage } from '../measure/index.js';
+import {
+  bySeverity,
+  type BatchingSchool,
+  type Figure,
+  type Finding,
+  type Schools,
+  type Stage,
+} from '../measure/index.js';
 import { partJoinFindings, type PatternBody } from '../pattern/index.js';
 import type { Workshop } from '../workshop/index.js';
 import type { PlanInputs, PlanOrder, Stock } from './inputs.js';
@@ -7,8 +14,11 @@ import type { PartPlan } from './partPlan.js';
 import { planPart } from './planPart.js';
 import { startWithWood, woodFigures, woodFindings } from './wood.js';
 
-/** Version of the rules; a snapshot names the one that made it. */
-export const ENGINE = '1';
+/**
+ * Version of the rules; a snapshot names the one that made it. Whenever a rule changes a plan it goes up, and
+ * `fixtures/engines.json` gains the fingerprint of the plans it makes.
+ */
+export const ENGINE = '2';
 
 /** Everything that has to be known to make an order of one pattern. */
 export interface Plan {
@@ -41,16 +51,18 @@ export function plan(
   const start = wallMinutes(startWithWood(order, wood));
   const schedule = (school: Schools['batching']) =>
     scheduleBatch(part.steps, part.pieces, workshop.hours, start, school);
-  const byPiece = schedule('by-piece');
-  const byOperation = schedule('by-operation');
-  const chosen = schools.batching === 'by-piece' ? byPiece : byOperation;
+  const schedules: Record<BatchingSchool, Schedule> = {
+    'by-piece': schedule('by-piece'),
+    'by-operation': schedule('by-operation'),
+  };
+  const chosen = schedules[schools.batching];
   return {
     engine: ENGINE,
     order,
     schools,
     parts: [part],
-    byPiece,
-    byOperation,
+    byPiece: schedules['by-piece'],
+    byOperation: schedules['by-operation'],
     findings: bySeverity([
       ...findings,
       ...partJoinFindings(pattern),
@@ -61,9 +73,14 @@ export function plan(
   };
 }
 
+/** The batch played through by each school. */
+export const schedulesOf = ({ byPiece, byOperation }: Plan): Record<BatchingSchool, Schedule> => ({
+  'by-operation': byOperation,
+  'by-piece': byPiece,
+});
+
 /** The schedule of the school the plan follows. */
-export const chosenSchedule = (plan: Plan): Schedule =>
-  plan.schools.batching === 'by-piece' ? plan.byPiece : plan.byOperation;
+export const chosenSchedule = (plan: Plan): Schedule => schedulesOf(plan)[plan.schools.batching];
 
 function dueFindings(order: PlanOrder, schedule: Schedule, workshop: Workshop): Finding[] {
   const found: Finding[] = [];

@@ -2,13 +2,12 @@ import { joinFindings, joinsOf, type Join } from '../assembly/index.js';
 import { planCrossDrilling } from '../hardware/index.js';
 import type { Station } from '../inspect/index.js';
 import { layoutOf, type Layout } from '../layout/index.js';
-import type { Material } from '../material/index.js';
 import type { Figure, Finding, Stage } from '../measure/index.js';
-import { centringOf, mountFigures, mountFindings, type HeldWork, type Mount } from '../mounting/index.js';
+import { centringOf, mountFigures, mountFindings, type HeldWork } from '../mounting/index.js';
 import { boreOf, drilledSolid, leastCrossWall, leastWall, solidOf, type Part } from '../pattern/index.js';
 import { cautionsFor, type Caution } from '../safety/index.js';
 import { finishFindings, grainMicrons, gritLadder, protocolOf } from '../surface/index.js';
-import { orderOfCuts, speedFor, type SpeedChoice, type TurningStage } from '../turning/index.js';
+import { orderOfCuts, type SpeedChoice } from '../turning/index.js';
 import type { Step } from '../batch/index.js';
 import { drawnPart, facesOf, type DrawnPart } from './drawnPart.js';
 import { heldPart, type HeldPart } from './heldPart.js';
@@ -19,6 +18,7 @@ import { withChecks } from './checks.js';
 import { shapeFigures } from './shapeFigures.js';
 import { clipsCorners } from './prepareSteps.js';
 import type { PartDraft } from './stepDraft.js';
+import { stageSpeeds } from './stageSpeeds.js';
 import { stepsOf } from './steps.js';
 
 /** A part's plan with its findings and figures by stage. */
@@ -46,8 +46,9 @@ export function planPart(part: Part, inputs: PlanInputs): PlannedPart {
     firstGrain: first ? grainMicrons(first.abrasive) : null,
     ...(order.datum === undefined ? {} : { datum: order.datum }),
   });
-  const clips = clipsCorners(pieces, outline, order.stockForm);
-  const speeds = speedsOf(inputs, material, held.mount, held.blank.section, largestDiameter, clips);
+  const clipped = clipsCorners(pieces, outline, order.stockForm);
+  const spun = { material, mount: held.mount, blank: held.blank, largestDiameter, clipped };
+  const speeds = stageSpeeds(spun, workshop, inputs.schools.speed);
   const { findings: cutFindings, ...cutting } = orderOfCuts(
     part.id,
     outline,
@@ -89,7 +90,7 @@ export function planPart(part: Part, inputs: PlanInputs): PlannedPart {
   };
   const steps = withChecks(stepsOf(draft), part, pattern);
   return {
-    plan: { ...draft, steps, cautions: cautionsOf(draft, steps, inputs) },
+    plan: { ...draft, steps, cautions: cautionsOf(draft, steps, clipped, inputs) },
     findings: [
       ...partFindings(part, inputs, draft),
       ...drill.findings,
@@ -135,44 +136,19 @@ function heldWork(drawn: DrawnPart, { blank }: HeldPart, speeds: readonly SpeedC
 /** Below this length stock cannot be held by hand at the saw, mm. */
 const SHORT_BLANK = 150;
 
-function cautionsOf(draft: PartDraft, steps: Step[], { pattern }: PlanInputs): Caution[] {
-  const { hardware, material, mount, finish, speeds, blank } = draft;
+function cautionsOf(draft: PartDraft, steps: Step[], clipped: boolean, { pattern }: PlanInputs): Caution[] {
+  const { material, mount, finish, joins, speeds, blank } = draft;
   return cautionsFor({
     steps,
     material,
     mount,
     finish: finish?.finish.kind,
-    glue: hardware?.needs.glue,
+    glued: joins.flatMap(({ id, glueKind }) => (glueKind ? [{ stepId: id, glue: glueKind }] : [])),
+    clipped,
     usedBy: pattern.usedBy,
     fastest: Math.max(...speeds.map((s) => s.surfaceSpeed)),
     shortBlank: blank.length < SHORT_BLANK,
   });
-}
-
-/** Across the corners of what spins when roughing: the square, or the octagon sawn from it. */
-const ACROSS_OCTAGON = 1 / Math.cos(Math.PI / 8);
-
-function speedsOf(
-  inputs: PlanInputs,
-  material: Material,
-  mount: Mount,
-  section: number,
-  largest: number,
-  clips: boolean,
-): SpeedChoice[] {
-  const rough = section * (clips ? ACROSS_OCTAGON : Math.SQRT2);
-  const stages: [TurningStage, number][] = [
-    ['rough', rough],
-    ['size', largest],
-    ['shape', largest],
-    ['sand', largest],
-    ['finish slow', largest],
-    ['finish fast', largest],
-    ['part off', largest],
-  ];
-  return stages.map(([stage, diameter]) =>
-    speedFor(stage, diameter, material, inputs.workshop, inputs.schools.speed, mount.fastest),
-  );
 }
 
 const stationsOf = (layout: Layout): Station[] =>

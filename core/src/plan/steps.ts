@@ -1,5 +1,5 @@
 import type { Join } from '../assembly/index.js';
-import { len } from '../measure/index.js';
+import { capitalised, len } from '../measure/index.js';
 import type { OrderLock, SetupState, Step } from '../batch/index.js';
 import type { TurningStage } from '../turning/index.js';
 import { drillStepsAt, stockSteps } from './prepareSteps.js';
@@ -85,7 +85,7 @@ function roundSteps(part: PartDraft): Draft[] {
       title: 'Mount',
       words: [
         `${mount.label}: ${mount.headstock} in the headstock${mount.tailstock === null ? ', nothing at the tail' : `, ${mount.tailstock} at the tail`}.`,
-        ...(mount.fixtures ?? []).map((fixture) => `${fixture.charAt(0).toUpperCase()}${fixture.slice(1)}.`),
+        ...(mount.fixtures ?? []).map((fixture) => `${capitalised(fixture)}.`),
         'Turn it by hand once, rest locked.',
       ],
       minutes: MINUTES.mount,

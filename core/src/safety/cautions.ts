@@ -16,7 +16,10 @@ export interface SafetyContext {
   material: Material;
   mount: Mount;
   finish: FinishKind | undefined;
-  glue: GlueKind | undefined;
+  /** which steps use which glue */
+  glued: readonly { stepId: string; glue: GlueKind }[];
+  /** the blank's corners are sawn off */
+  clipped: boolean;
   usedBy: UsedBy;
   /** largest surface speed of any stage, m/min */
   fastest: number;
@@ -35,6 +38,10 @@ const on =
   (step: Step) =>
     ids.some((id) => step.id === id || step.id.startsWith(`${id}.`));
 const always = () => true;
+const glueing =
+  (...glues: GlueKind[]) =>
+  (step: Step, { glued }: SafetyContext) =>
+    glued.some((g) => g.stepId === step.id && glues.includes(g.glue));
 
 /** A piece that lets go at this surface speed goes through a face shield's first layer, m/min. */
 const FAST = 700;
@@ -49,14 +56,14 @@ const RULES: Rule[] = [
   },
   {
     id: 'saw-corners',
-    applies: always,
+    applies: (c) => c.clipped,
     at: on('centres'),
     words: () => 'Clip corners in a V cradle; the square must not roll under the blade.',
   },
   {
     id: 'drill-clamp',
     applies: always,
-    at: on('drill'),
+    at: (step) => step.stage === 'drill' && step.setup.place !== 'lathe',
     words: () => 'Clamp the blank; a bit that grabs spins it. Clear chips with a brush, spindle stopped.',
   },
   {
@@ -89,14 +96,14 @@ const RULES: Rule[] = [
   },
   {
     id: 'glue-gloves',
-    applies: (c) => c.glue === 'epoxy' || c.glue === 'foaming',
-    at: on('glue', 'assemble'),
+    applies: always,
+    at: glueing('epoxy', 'foaming'),
     words: () => 'Gloves for the glue, off again before anything turns.',
   },
   {
     id: 'glue-fumes',
-    applies: (c) => c.glue === 'cyanoacrylate',
-    at: on('glue', 'assemble'),
+    applies: always,
+    at: glueing('cyanoacrylate'),
     words: () => 'Its fumes sting: air, eyes away, and nothing of cotton to soak it up.',
   },
   {

@@ -1,3 +1,4 @@
+import { dim } from '../measure/index.js';
 import { plan } from '../plan/index.js';
 import { exampleInputs } from '../plan/exampleShop.js';
 
@@ -48,12 +49,51 @@ describe('cautions', () => {
   });
 
   it('follow the glue: gloves for epoxy, fumes for instant glue', () => {
-    expect(cautions(() => undefined).get('glue-gloves')).toEqual(['glue', 'assemble']);
+    // the base is screwed on at the end: no glue there, no gloves
+    expect(cautions(() => undefined).get('glue-gloves')).toEqual(['glue']);
     const instant = cautions((i) => {
       const [kit] = i.stock.kits;
       if (kit?.kind === 'tapped-insert') kit.glue = 'cyanoacrylate';
     });
     expect(instant.has('glue-gloves')).toBe(false);
-    expect(instant.get('glue-fumes')).toEqual(['glue', 'assemble']);
+    expect(instant.get('glue-fumes')).toEqual(['glue']);
+  });
+
+  it('follow the glue of every kit, each at its own step', () => {
+    const both = cautions(({ pattern, stock }) => {
+      stock.kits.push({
+        id: 'ring',
+        kind: 'ring',
+        name: 'Brass ring',
+        onHand: 20,
+        bore: dim(14),
+        outsideDiameter: dim(20),
+        length: dim(6),
+        glue: 'cyanoacrylate',
+      });
+      pattern.hardware.push({ id: 'h2', kitId: 'ring', partId: 'part1', end: 'far' });
+    });
+    expect(both.get('glue-gloves')).toEqual(['glue']);
+    expect(both.get('glue-fumes')).toHaveLength(1);
+    expect(both.get('glue-fumes')).not.toEqual(['glue']);
+  });
+
+  it('say nothing of a step that is not there', () => {
+    // six squares get their corners clipped, round stock has none
+    expect(cautions((i) => (i.order.pieces = 40)).has('saw-corners')).toBe(true);
+    const round = cautions((i) => {
+      i.order.pieces = 40;
+      i.order.stockForm = 'round';
+    });
+    expect(round.has('saw-corners')).toBe(false);
+    const turned = cautions((i) => (i.schools.drilling = 'after rounding'));
+    expect(turned.has('drill-clamp')).toBe(false);
+    expect(turned.has('drill-tailstock') || turned.has('drill-headstock')).toBe(true);
+    const bare = cautions((i) => {
+      i.order.finishId = null;
+      i.pattern.hardware = [];
+    });
+    for (const id of ['paper', 'rags', 'spray', 'glue-gloves', 'glue-fumes', 'drill-clamp'])
+      expect(bare.has(id)).toBe(false);
   });
 });

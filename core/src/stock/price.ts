@@ -1,5 +1,6 @@
 /** What a price is for. */
-export type PriceUnit = 'piece' | 'm' | 'm²' | 'm³' | 'kg';
+export const PRICE_UNITS = ['piece', 'm', 'm²', 'm³', 'kg'] as const;
+export type PriceUnit = (typeof PRICE_UNITS)[number];
 
 /** Money in minor units (cents) of a currency, for one unit. */
 export interface Price {

@@ -73,10 +73,19 @@ export interface Log extends WoodBase {
   felled: string | null;
 }
 
+export const BLANK_FORMS = ['square', 'octagon', 'round'] as const;
+export type BlankForm = (typeof BLANK_FORMS)[number];
+
+export const CONSUMABLE_KINDS = ['glue', 'finish', 'abrasive'] as const;
+export type ConsumableKind = (typeof CONSUMABLE_KINDS)[number];
+
+export const CONSUMABLE_UNITS = ['ml', 'g', 'sheets', 'm', 'pieces'] as const;
+export type ConsumableUnit = (typeof CONSUMABLE_UNITS)[number];
+
 /** A blank ready to be marked and mounted: square or round of a size. */
 export interface BlankStock extends WoodBase {
   kind: 'blank';
-  form: 'square' | 'octagon' | 'round';
+  form: BlankForm;
   size: Dimension;
   length: Dimension;
   /** batch that it was cut for */
@@ -85,13 +94,24 @@ export interface BlankStock extends WoodBase {
 
 export interface Consumable extends StockBase {
   kind: 'consumable';
-  what: 'abrasive' | 'finish' | 'glue';
-  unit: 'sheets' | 'm' | 'ml' | 'g' | 'pieces';
+  what: ConsumableKind;
+  unit: ConsumableUnit;
   opened: string | null;
   expires: string | null;
 }
 
 export type StockItem = Board | SquareStock | Rod | Tip | Log | BlankStock | Consumable;
+
+/** Kinds of stock in the order they lie on the shelf, and what they are called. */
+export const STOCK_KINDS: Record<StockItem['kind'], { one: string; many: string }> = {
+  board: { one: 'board', many: 'Boards' },
+  square: { one: 'square', many: 'Squares' },
+  rod: { one: 'rod', many: 'Rods' },
+  blank: { one: 'blank', many: 'Blanks' },
+  log: { one: 'log', many: 'Logs' },
+  tip: { one: 'roll or tip', many: 'Rolls and tips' },
+  consumable: { one: 'consumable', many: 'Abrasive, finish, glue' },
+};
 export type WoodStock = Exclude<StockItem, Consumable>;
 
 type WithoutId<I> = I extends StockItem ? Omit<I, 'id'> : never;

@@ -1,4 +1,4 @@
-import type { Figure, SpeedSchool } from '../measure/index.js';
+import { SPEED_SCHOOLS, type Figure, type SpeedSchool, type Working } from '../measure/index.js';
 import type { Material, MaterialClass } from '../material/index.js';
 import type { Drive, SpeedBand, Workshop } from '../workshop/index.js';
 
@@ -62,10 +62,9 @@ export function speedFor(
   school: SpeedSchool,
   fastest: number,
 ): SpeedChoice {
-  const wish =
-    school === 'rpm-diameter'
-      ? productInBand(stage, workshop.speedBand) / diameter
-      : (1000 * surfaceSpeedOf(stage, material)) / (Math.PI * diameter);
+  const rule = SPEED_RULES[school];
+  const asked = { stage, diameter, material, workshop };
+  const wish = rule.wish(asked);
   const limited = Math.min(wish, fastest);
   const { rpm, tooFast } = available(workshop.lathe.drive, limited);
   return {
@@ -75,9 +74,56 @@ export function speedFor(
     tooFast,
     surfaceSpeed: ((rpm ?? 0) * Math.PI * diameter) / 1000,
     words: speedWords(stage, rpm),
-    figure: speedFigure(stage, diameter, material, workshop, school, limited, rpm),
+    figure: speedFigure(rule, asked, limited, rpm),
   };
 }
+
+/** What a speed is wanted for. */
+interface Asked {
+  stage: TurningStage;
+  /** largest that spins, mm */
+  diameter: number;
+  material: Material;
+  workshop: Workshop;
+}
+
+/** How a school chooses: the speed it wishes, rpm, and how it came to it. */
+interface SpeedRule {
+  wish: (asked: Asked) => number;
+  working: (asked: Asked) => Working;
+}
+
+const SPEED_RULES: Record<SpeedSchool, SpeedRule> = {
+  'rpm-diameter': {
+    wish: ({ stage, diameter, workshop }) => productInBand(stage, workshop.speedBand) / diameter,
+    working: ({ stage, workshop: { speedBand } }) => ({
+      rule: `rpm × diameter kept in the band ${speedBand.low} to ${speedBand.high}: its low end to rough, its high end to shape, below it to sand and wipe. Then the lathe's speed at or below.`,
+      source: 'band of the workshop',
+      school: SPEED_SCHOOLS['rpm-diameter'],
+      inputs: [
+        {
+          label: 'rpm × diameter for this stage',
+          value: Math.round(productInBand(stage, speedBand)),
+        },
+      ],
+    }),
+  },
+  'surface-speed': {
+    wish: ({ stage, diameter, material }) => (1000 * surfaceSpeedOf(stage, material)) / (Math.PI * diameter),
+    working: ({ stage, material }) => ({
+      rule: 'rpm = 1000 × surface speed ÷ (π × diameter). Then the lathe’s speed at or below.',
+      source: 'cutting speed relation; speeds typical, unchecked',
+      school: SPEED_SCHOOLS['surface-speed'],
+      inputs: [
+        {
+          label: `surface speed, ${material.class}`,
+          value: Math.round(surfaceSpeedOf(stage, material)),
+          unit: 'm/min',
+        },
+      ],
+    }),
+  },
+};
 
 function productInBand(stage: TurningStage, { low, high }: SpeedBand): number {
   const place = IN_BAND[stage];
@@ -111,49 +157,21 @@ function speedWords(stage: TurningStage, rpm: number | null): string {
   return stage === 'rough' || stage === 'finish slow' ? 'tread slowly and evenly' : 'tread briskly';
 }
 
-function speedFigure(
-  stage: TurningStage,
-  diameter: number,
-  material: Material,
-  workshop: Workshop,
-  school: SpeedSchool,
-  wish: number,
-  rpm: number | null,
-): Figure {
-  const { low, high } = workshop.speedBand;
+function speedFigure(rule: SpeedRule, asked: Asked, limited: number, rpm: number | null): Figure {
+  const { stage, diameter } = asked;
+  const { inputs, ...working } = rule.working(asked);
   return {
     id: `speed.${stage}`,
     label: `Speed to ${stage}`,
     value: rpm ?? 0,
     unit: 'rpm',
-    working:
-      school === 'rpm-diameter'
-        ? {
-            rule: `rpm × diameter kept in the band ${low} to ${high}: its low end to rough, its high end to shape, below it to sand and wipe. Then the lathe's speed at or below.`,
-            source: 'band of the workshop',
-            school: 'rpm × diameter',
-            inputs: [
-              { label: 'largest diameter that spins', value: diameter, unit: 'mm' },
-              {
-                label: 'rpm × diameter for this stage',
-                value: Math.round(productInBand(stage, workshop.speedBand)),
-              },
-              { label: 'wished', value: Math.round(wish), unit: 'rpm' },
-            ],
-          }
-        : {
-            rule: 'rpm = 1000 × surface speed ÷ (π × diameter). Then the lathe’s speed at or below.',
-            source: 'cutting speed relation; speeds typical, unchecked',
-            school: 'surface speed',
-            inputs: [
-              { label: 'largest diameter that spins', value: diameter, unit: 'mm' },
-              {
-                label: `surface speed, ${material.class}`,
-                value: Math.round(surfaceSpeedOf(stage, material)),
-                unit: 'm/min',
-              },
-              { label: 'wished', value: Math.round(wish), unit: 'rpm' },
-            ],
-          },
+    working: {
+      ...working,
+      inputs: [
+        { label: 'largest diameter that spins', value: diameter, unit: 'mm' },
+        ...inputs,
+        { label: 'wished', value: Math.round(limited), unit: 'rpm' },
+      ],
+    },
   };
 }

@@ -7,6 +7,13 @@ export type Drive =
   | { kind: 'range'; slowest: number; fastest: number }
   | { kind: 'treadle' };
 
+/** How each kind of drive is said. */
+export const DRIVE_KINDS: Record<Drive['kind'], string> = {
+  pulleys: 'motor with belt steps',
+  range: 'motor, any speed in a range',
+  treadle: 'treadle or pole',
+};
+
 export interface Lathe {
   name: string;
   drive: Drive;
@@ -24,7 +31,8 @@ export interface Lathe {
   quillTravel?: number;
 }
 
-export type CentreKind = 'spur' | 'ring' | 'stepped' | 'live';
+export const CENTRE_KINDS = ['spur', 'ring', 'stepped', 'live'] as const;
+export type CentreKind = (typeof CENTRE_KINDS)[number];
 
 export interface Centre {
   id: string;
@@ -131,7 +139,8 @@ export interface Gauge {
   noGo?: Dimension;
 }
 
-export type ToolKind = 'roughing gouge' | 'spindle gouge' | 'skew' | 'parting tool' | 'scraper';
+export const TOOL_KINDS = ['roughing gouge', 'spindle gouge', 'skew', 'parting tool', 'scraper'] as const;
+export type ToolKind = (typeof TOOL_KINDS)[number];
 
 export interface Tool {
   id: string;
@@ -142,13 +151,18 @@ export interface Tool {
   nose?: number;
 }
 
+/** Grit numbers of two scales mean different grains. */
+export const GRIT_SCALES = ['P', 'CAMI'] as const;
+export type GritScale = (typeof GRIT_SCALES)[number];
+
 export interface Abrasive {
   id: string;
   grit: number;
-  scale: 'P' | 'CAMI';
+  scale: GritScale;
 }
 
-export type FinishKind = 'friction polish' | 'oil' | 'lacquer' | 'wax' | 'burnish';
+export const FINISH_KINDS = ['friction polish', 'oil', 'lacquer', 'wax', 'burnish'] as const;
+export type FinishKind = (typeof FINISH_KINDS)[number];
 
 export interface Finish {
   id: string;
@@ -157,7 +171,8 @@ export interface Finish {
   coats: number;
 }
 
-export type GlueKind = 'epoxy' | 'cyanoacrylate' | 'wood glue' | 'foaming';
+export const GLUE_KINDS = ['epoxy', 'cyanoacrylate', 'wood glue', 'foaming'] as const;
+export type GlueKind = (typeof GLUE_KINDS)[number];
 
 export interface Glue {
   id: string;

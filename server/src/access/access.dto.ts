@@ -1,8 +1,9 @@
+import { UNITS, type Units } from '@compas/core';
 import { ApiProperty } from '@nestjs/swagger';
+import { ROLES, type Role } from '../database/workshopTransaction.js';
 import { ChoiceField, IdField, TextField } from '../edge/fields.js';
 
 const EMAIL = { max: 200, min: 3, pattern: /^[^\s@]+@[^\s@]+$/, like: 'name@workshop.example' };
-const UNITS = ['mm', 'inch', 'decimal-inch'] as const;
 
 export class SignInDto {
   @TextField(EMAIL) email: string;
@@ -19,14 +20,14 @@ export class NewWorkshopDto {
   @TextField({ max: 80, min: 1 }) workshop: string;
   @TextField({ max: 60, min: 1, pattern: /^[A-Za-z_]+(\/[A-Za-z_+\-0-9]+)*$/, like: 'Europe/Berlin' })
   timeZone: string;
-  @ChoiceField(UNITS) units: (typeof UNITS)[number];
+  @ChoiceField(UNITS) units: Units;
 }
 
 export class NewAccountDto extends NewPersonDto {
   @TextField({ max: 80, min: 1 }) workshop: string;
   @TextField({ max: 60, min: 1, pattern: /^[A-Za-z_]+(\/[A-Za-z_+\-0-9]+)*$/, like: 'Europe/Berlin' })
   timeZone: string;
-  @ChoiceField(UNITS) units: (typeof UNITS)[number];
+  @ChoiceField(UNITS) units: Units;
 }
 
 export class EnterWorkshopDto {
@@ -34,12 +35,12 @@ export class EnterWorkshopDto {
 }
 
 export class NewInviteDto {
-  @ChoiceField(['owner', 'maker']) role: 'owner' | 'maker';
+  @ChoiceField(ROLES) role: Role;
 }
 
 export class InviteView {
   @ApiProperty() workshop: string;
-  @ApiProperty({ enum: ['owner', 'maker'] }) role: 'owner' | 'maker';
+  @ApiProperty({ enum: ROLES }) role: Role;
 }
 
 export class InviteLinkView {
@@ -52,13 +53,13 @@ export class MemberView {
   @ApiProperty() id: string;
   @ApiProperty() name: string;
   @ApiProperty() email: string;
-  @ApiProperty({ enum: ['owner', 'maker'] }) role: 'owner' | 'maker';
+  @ApiProperty({ enum: ROLES }) role: Role;
 }
 
 export class WorkshopChoiceView {
   @ApiProperty() id: string;
   @ApiProperty() name: string;
-  @ApiProperty({ enum: ['owner', 'maker'] }) role: 'owner' | 'maker';
+  @ApiProperty({ enum: ROLES }) role: Role;
 }
 
 export class SessionView {

@@ -2,6 +2,7 @@ import { createHash, randomBytes, randomUUID } from 'node:crypto';
 import { HttpStatus, Injectable } from '@nestjs/common';
 import { hash, verify } from '@node-rs/argon2';
 import { newWorkshop } from '@compas/core';
+import type { Role } from '../database/workshopTransaction.js';
 import { Problem } from '../edge/problem.js';
 import type { NewPersonDto, NewWorkshopDto, SignInDto } from './access.dto.js';
 import { AccessStore, type StoredUser } from './accessStore.js';
@@ -44,14 +45,14 @@ export class AccessService {
     return id;
   }
 
-  async invite(role: 'owner' | 'maker'): Promise<{ token: string; expiresAt: string }> {
+  async invite(role: Role): Promise<{ token: string; expiresAt: string }> {
     const token = randomBytes(24).toString('base64url');
     const until = new Date(Date.now() + SEVEN_DAYS);
     await this.store.invite(hashOf(token), role, until);
     return { token, expiresAt: until.toISOString() };
   }
 
-  async invited(token: string): Promise<{ workshop: string; role: 'owner' | 'maker' }> {
+  async invited(token: string): Promise<{ workshop: string; role: Role }> {
     return (await this.store.invited(hashOf(token))) ?? this.spent();
   }
 

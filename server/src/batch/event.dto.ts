@@ -13,18 +13,6 @@ import {
 } from '../edge/fields.js';
 import { fieldProblems } from '../edge/validation.js';
 
-const KINDS: RunEventKind[] = [
-  'started',
-  'done',
-  'timed',
-  'measured',
-  'checked',
-  'corrected',
-  'tried',
-  'overridden',
-  'rejected',
-  'reopened',
-];
 type Of<K extends RunEventKind> = Extract<RunEventBody, { kind: K }>;
 
 const StepId = () => TextField({ min: 1, max: 120 });
@@ -32,7 +20,7 @@ const Words = (min = 0) => TextField({ min, max: 500 });
 const Measured = () => NumberField({ min: 0, max: 20_000 });
 
 class EventBodyDto {
-  @ChoiceField(KINDS) kind: RunEventKind;
+  kind: RunEventKind;
 }
 class StartedDto extends EventBodyDto implements Of<'started'> {
   declare kind: 'started';
@@ -98,6 +86,21 @@ class ReopenedDto extends EventBodyDto implements Of<'reopened'> {
   @StepId() stepId: string;
 }
 
+/** Which form an event has, by its kind. */
+const EVENT_FORMS = {
+  started: StartedDto,
+  done: DoneDto,
+  timed: TimedDto,
+  measured: MeasuredDto,
+  checked: CheckedDto,
+  corrected: CorrectedDto,
+  tried: TriedDto,
+  overridden: OverriddenDto,
+  rejected: RejectedDto,
+  reopened: ReopenedDto,
+} satisfies Record<RunEventKind, unknown>;
+ChoiceField(EVENT_FORMS)(EventBodyDto.prototype, 'kind');
+
 class RunEventDto {
   @IdField() id: string;
   @NumberField({ min: 1, max: 100_000, whole: true }) piece: number;
@@ -106,20 +109,7 @@ class RunEventDto {
   @TextField({ min: 1, max: 80 }) device: string;
   @NumberField({ min: 0, max: 2_000_000_000, whole: true }) sequence: number;
   @NumberField({ min: 1, max: 100_000, whole: true }) planVersion: number;
-  @ObjectField(() => EventBodyDto, {
-    kinds: {
-      started: StartedDto,
-      done: DoneDto,
-      timed: TimedDto,
-      measured: MeasuredDto,
-      checked: CheckedDto,
-      corrected: CorrectedDto,
-      tried: TriedDto,
-      overridden: OverriddenDto,
-      rejected: RejectedDto,
-      reopened: ReopenedDto,
-    },
-  })
+  @ObjectField(() => EventBodyDto, { kinds: EVENT_FORMS })
   body: EventBodyDto;
 }
 

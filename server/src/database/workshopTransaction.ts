@@ -2,7 +2,8 @@ import { AsyncLocalStorage } from 'node:async_hooks';
 import { Injectable } from '@nestjs/common';
 import { DataSource, type EntityManager } from 'typeorm';
 
-export type Role = 'owner' | 'maker';
+export const ROLES = ['owner', 'maker'] as const;
+export type Role = (typeof ROLES)[number];
 
 /** Who acts, and where, during a transaction. */
 export interface Acting {

@@ -1,4 +1,4 @@
-import type { DryingBundle, DryingSchool } from '@compas/core';
+import { DRYING_SCHOOLS, type DryingBundle, type DryingSchool } from '@compas/core';
 import { ApiProperty } from '@nestjs/swagger';
 import {
   ChoiceField,
@@ -22,7 +22,7 @@ class BundleDto {
   @IdField({ nullable: true }) itemId: string | null;
   @TextField({ min: 1, max: 60 }) materialId: string;
   @NumberField({ min: 1, max: 5000, whole: true }) pieces: number;
-  @ChoiceField(['green', 'half-dry', 'dry']) school: DryingSchool;
+  @ChoiceField(DRYING_SCHOOLS) school: DryingSchool;
   @NumberField({ min: 4, max: 30 }) target: number;
   @NumberField({ min: 5, max: 250, nullable: true }) startMoisture: number | null;
   @ObjectField(() => AirDto, { nullable: true }) air: AirDto | null;

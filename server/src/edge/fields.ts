@@ -70,13 +70,20 @@ export const BooleanField = (o: Presence = {}): PropertyDecorator =>
     IsBoolean({ message: '$property is "$value". Give true or false.' }),
   );
 
+/** Choices as a list, or as a table that says more of each. */
+type Choices = readonly string[] | Readonly<Record<string, unknown>>;
+const listed = (choices: Choices): readonly string[] =>
+  Array.isArray(choices) ? (choices as readonly string[]) : Object.keys(choices);
+
 /** One of a few words. */
-export const ChoiceField = (choices: readonly string[], o: Presence = {}): PropertyDecorator =>
-  applyDecorators(
-    ApiProperty({ enum: choices, nullable: o.nullable, ...required(o) }),
+export const ChoiceField = (choices: Choices, o: Presence = {}): PropertyDecorator => {
+  const list = listed(choices);
+  return applyDecorators(
+    ApiProperty({ enum: list, nullable: o.nullable, ...required(o) }),
     ...presence(o),
-    IsIn(choices, { message: `$property is "$value". Choose one of ${choices.join(', ')}.` }),
+    IsIn(list, { message: `$property is "$value". Choose one of ${list.join(', ')}.` }),
   );
+};
 
 /** Some of a few words. */
 export const ChoicesField = (choices: readonly string[], o: Presence = {}): PropertyDecorator =>

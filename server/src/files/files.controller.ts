@@ -1,6 +1,6 @@
 import { Controller, Get, Header, Param, ParseUUIDPipe, Query, StreamableFile } from '@nestjs/common';
 import { ApiProduces, ApiTags } from '@nestjs/swagger';
-import { batchSheet, patternDrawing, type Paper, type Units } from '@compas/core';
+import { batchSheet, type Paper, PAPERS, patternDrawing, type Units, UNITS } from '@compas/core';
 import { InWorkshop } from '../access/inWorkshop.js';
 import { BatchService } from '../batch/batch.service.js';
 import { PatternService } from '../pattern/pattern.service.js';
@@ -8,8 +8,8 @@ import { ChoiceField } from '../edge/fields.js';
 import { pdfOf } from './pdf.js';
 
 class PrintDto {
-  @ChoiceField(['A4', 'Letter']) paper: Paper;
-  @ChoiceField(['mm', 'inch', 'decimal-inch']) units: Units;
+  @ChoiceField(PAPERS) paper: Paper;
+  @ChoiceField(UNITS) units: Units;
 }
 
 @ApiTags('files')

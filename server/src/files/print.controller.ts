@@ -2,14 +2,15 @@ import { Controller, Get, Param, Query, Res, StreamableFile } from '@nestjs/comm
 import { ApiProduces, ApiTags } from '@nestjs/swagger';
 import {
   FileProblem,
+  type Page,
   pageDxf,
   pageSvg,
-  PRINTS,
+  type Paper,
+  PAPERS,
+  type Print,
   PRINT_WORDS,
   printOf,
-  type Page,
-  type Paper,
-  type Print,
+  PRINTS,
 } from '@compas/core';
 import type { Response } from 'express';
 import { InWorkshop } from '../access/inWorkshop.js';
@@ -27,8 +28,8 @@ class WhichPrintDto {
 }
 
 class PrintAsDto {
-  @ChoiceField(['A4', 'Letter']) paper: Paper;
-  @ChoiceField(['pdf', 'svg', 'dxf']) format: Format;
+  @ChoiceField(PAPERS) paper: Paper;
+  @ChoiceField(TYPES) format: Format;
 }
 
 /** What a plan gives at 1:1: sticks, gauges, templates; on paper, or as a drawing for a laser or saw. */

@@ -1,9 +1,7 @@
 import type { ClassConstructor } from 'class-transformer';
-import { KIT_KIND_LIST, KIT_KINDS, type Kit, type KitKind } from '@compas/core';
+import { GLUE_KINDS, type Kit, KIT_KIND_LIST, KIT_KINDS, type KitKind } from '@compas/core';
 import { ChoiceField, CoreType, NumberField, ObjectField, TextField } from '../edge/fields.js';
 import { DimensionDto } from '../pattern/dimension.dto.js';
-
-const GLUES = ['epoxy', 'cyanoacrylate', 'wood glue', 'foaming'] as const;
 
 class KitBodyDto {
   @ChoiceField(KIT_KIND_LIST) kind: KitKind;
@@ -25,7 +23,7 @@ function formOf(kind: KitKind): ClassConstructor<KitBodyDto> {
     );
   for (const { key, choices } of texts)
     field(key, choices ? ChoiceField(choices) : TextField({ min: 1, max: 20 }));
-  if (glue) field('glue', ChoiceField(GLUES));
+  if (glue) field('glue', ChoiceField(GLUE_KINDS));
   return OfItsKind;
 }
 

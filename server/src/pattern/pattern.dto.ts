@@ -1,21 +1,27 @@
 import {
-  CHECK_KINDS,
-  ITEM_KINDS,
-  JOIN_KINDS,
   type AcceptanceCheck,
+  CHECK_KINDS,
+  CHECK_STAGES,
   type CheckKind,
+  type CheckStage,
   type CrossHole,
   type Decoration,
+  DECORATION_KINDS,
   type DecorationKind,
+  DESIGN_ORIGINS,
+  type DesignOrigin,
   type DesignSource,
+  ITEM_KINDS,
   type ItemKind,
+  JOIN_KINDS,
   type MatingOutline,
+  PART_ENDS,
   type PartEnd,
   type PartJoin,
   type PartJoinKind,
   type PatternBody,
-  type Stage,
   type TurningAxis,
+  USED_BY,
   type UsedBy,
 } from '@compas/core';
 import { ApiProperty } from '@nestjs/swagger';
@@ -30,11 +36,8 @@ import {
   TextField,
 } from '../edge/fields.js';
 import { DimensionDto } from './dimension.dto.js';
-import { ELEMENT_KINDS, ElementDto } from './element.dto.js';
+import { ELEMENT_FORMS, ElementDto } from './element.dto.js';
 
-const USED_BY: UsedBy[] = ['anybody', 'food', 'child'];
-const ENDS: PartEnd[] = ['reference', 'far'];
-const STAGES: Stage[] = ['stock', 'drill', 'mount', 'mark', 'turn', 'surface', 'assemble', 'twins'];
 const Id = () => TextField({ min: 1, max: 60 });
 const Length = () => ObjectField(() => DimensionDto);
 const MaybeLength = () => ObjectField(() => DimensionDto, { optional: true });
@@ -49,7 +52,7 @@ class AxisDto implements TurningAxis {
 class TurningDto {
   @Id() id: string;
   @Length() startDiameter: DimensionDto;
-  @ListField(() => ElementDto, { max: 200, kinds: ELEMENT_KINDS }) elements: ElementDto[];
+  @ListField(() => ElementDto, { max: 200, kinds: ELEMENT_FORMS }) elements: ElementDto[];
   @BooleanField({ optional: true }) startHeld?: boolean;
   @MaybeLength() total?: DimensionDto;
   @ObjectField(() => AxisDto, { optional: true }) axis?: AxisDto;
@@ -64,7 +67,7 @@ class HoleStepDto {
 class HoleDto {
   @Id() id: string;
   @TextField({ min: 1, max: 60 }) name: string;
-  @ChoiceField(ENDS) from: PartEnd;
+  @ChoiceField(PART_ENDS) from: PartEnd;
   @BooleanField() through: boolean;
   @NumberField({ min: 30, max: 180 }) pointAngle: number;
   @ArrayMinSize(1, { message: 'A hole has at least one step. Give its diameter and depth.' })
@@ -75,7 +78,7 @@ class HoleDto {
 class CrossHoleDto implements CrossHole {
   @Id() id: string;
   @TextField({ min: 1, max: 60 }) name: string;
-  @ChoiceField(ENDS) from: PartEnd;
+  @ChoiceField(PART_ENDS) from: PartEnd;
   @Length() at: DimensionDto;
   @Angle() angle: number;
   @Length() diameter: DimensionDto;
@@ -85,7 +88,7 @@ class CrossHoleDto implements CrossHole {
 
 class DecorationDto implements Decoration {
   @Id() id: string;
-  @ChoiceField(['burnt line', 'texture', 'colour']) kind: DecorationKind;
+  @ChoiceField(DECORATION_KINDS) kind: DecorationKind;
   @Id() elementId: string;
   @Length() from: DimensionDto;
   @Length() width: DimensionDto;
@@ -109,12 +112,12 @@ class FittedHardwareDto {
   @Id() id: string;
   @Id() kitId: string;
   @Id() partId: string;
-  @ChoiceField(ENDS) end: PartEnd;
+  @ChoiceField(PART_ENDS) end: PartEnd;
 }
 
 class InnerDto {
   @Id() partId: string;
-  @ChoiceField(ENDS) end: PartEnd;
+  @ChoiceField(PART_ENDS) end: PartEnd;
 }
 class OuterDto {
   @Id() partId: string;
@@ -134,14 +137,14 @@ class CheckDto implements AcceptanceCheck {
   @ChoiceField(CHECK_KINDS) kind: CheckKind;
   @TextField({ min: 1, max: 200 }) words: string;
   @TextField({ max: 60, optional: true }) onId?: string;
-  @ChoiceField(STAGES) stage: Stage;
+  @ChoiceField(CHECK_STAGES) stage: CheckStage;
   @TextField({ max: 20, optional: true }) unit?: string;
   @NumberField({ min: -1e6, max: 1e6, optional: true }) least?: number;
   @NumberField({ min: -1e6, max: 1e6, optional: true }) most?: number;
 }
 
 class SourceDto implements DesignSource {
-  @ChoiceField(['own', 'customer', 'sample', 'drawing', 'handed down']) from: DesignSource['from'];
+  @ChoiceField(DESIGN_ORIGINS) from: DesignOrigin;
   @TextField({ max: 300 }) words: string;
   @TextField({ max: 300 }) allows: string;
 }
@@ -154,7 +157,7 @@ class MateDto implements MatingOutline {
   @Id() id: string;
   @TextField({ min: 1, max: 60 }) name: string;
   @Id() partId: string;
-  @ChoiceField(ENDS) end: PartEnd;
+  @ChoiceField(PART_ENDS) end: PartEnd;
   @ListField(() => MatePointDto, { max: 200 }) points: MatePointDto[];
 }
 

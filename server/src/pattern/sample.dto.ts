@@ -1,8 +1,7 @@
-import type { SampledBy, Trace } from '@compas/core';
+import { SAMPLED_BY, type SampledBy, type Trace } from '@compas/core';
 import { ApiProperty } from '@nestjs/swagger';
 import { ChoiceField, CoreType, NumbersField, ObjectField, TextField } from '../edge/fields.js';
 
-const BY: SampledBy[] = ['stations', 'trace', 'photo'];
 const MOST = 5000;
 
 /** Places along a sample and its radii on two sides, mm, as three lists of the same length. */
@@ -14,7 +13,7 @@ class TraceDto implements Trace {
 
 export class NewSampleDto {
   @TextField({ min: 1, max: 80 }) name: string;
-  @ChoiceField(BY) measuredBy: SampledBy;
+  @ChoiceField(SAMPLED_BY) measuredBy: SampledBy;
   @CoreType('Trace')
   @ObjectField(() => TraceDto)
   trace: TraceDto;
@@ -24,7 +23,7 @@ export class NewSampleDto {
 export class SampleView {
   @ApiProperty() id: string;
   @ApiProperty() name: string;
-  @ApiProperty({ enum: BY }) measuredBy: SampledBy;
+  @ApiProperty({ enum: SAMPLED_BY }) measuredBy: SampledBy;
   @CoreType('Trace') trace: Trace;
   @ApiProperty() note: string;
 }

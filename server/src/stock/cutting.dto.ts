@@ -1,4 +1,4 @@
-import type { CutInput, CutPlan, SawOrder } from '@compas/core';
+import { type CutInput, type CutPlan, SAW_ORDERS, type SawOrder } from '@compas/core';
 import { ApiProperty } from '@nestjs/swagger';
 import {
   BooleanField,
@@ -54,7 +54,7 @@ class OffcutDto {
 }
 class BoardCutDto {
   @IdField() stockId: string;
-  @ChoiceField(['rip-first', 'crosscut-first']) order: SawOrder;
+  @ChoiceField(SAW_ORDERS) order: SawOrder;
   @ListField(() => StripDto, { max: 500 }) strips: StripDto[];
   @ListField(() => PlacedDto, { max: 3000 }) blanks: PlacedDto[];
   @ListField(() => OffcutDto, { max: 500 }) offcuts: OffcutDto[];
@@ -74,7 +74,7 @@ class ComparedDto {
   @ListField(() => MissingDto, { max: 200 }) missing: MissingDto[];
 }
 class CutPlanDto extends ComparedDto {
-  @ChoiceField(['rip-first', 'crosscut-first']) order: SawOrder;
+  @ChoiceField(SAW_ORDERS) order: SawOrder;
   @Money({ nullable: true }) bound: number | null;
   @BooleanField() proven: boolean;
   @ObjectField(() => ComparedDto) compared: ComparedDto;

@@ -1,4 +1,21 @@
-import type { LedgerKind, NewStockItem, PriceUnit, StockItem } from '@compas/core';
+import {
+  BLANK_FORMS,
+  type BlankForm,
+  CONSUMABLE_KINDS,
+  CONSUMABLE_UNITS,
+  type ConsumableKind,
+  type ConsumableUnit,
+  HAND_MOVES,
+  keysOf,
+  LEDGER_KINDS,
+  type LedgerKind,
+  type HandMove,
+  type NewStockItem,
+  PRICE_UNITS,
+  type PriceUnit,
+  STOCK_KINDS,
+  type StockItem,
+} from '@compas/core';
 import { ApiProperty } from '@nestjs/swagger';
 import {
   BooleanField,
@@ -20,11 +37,11 @@ export const Day = (o: { nullable?: boolean } = {}) => TextField({ ...DAY, ...o 
 class PriceDto {
   @NumberField({ min: 0, max: 100_000_000, whole: true }) minor: number;
   @TextField({ max: 3, min: 3, pattern: /^[A-Z]{3}$/, like: 'EUR' }) currency: string;
-  @ChoiceField(['piece', 'm', 'm²', 'm³', 'kg']) per: PriceUnit;
+  @ChoiceField(PRICE_UNITS) per: PriceUnit;
 }
 
 class StockBodyDto {
-  @ChoiceField(['board', 'square', 'rod', 'tip', 'log', 'blank', 'consumable']) kind: StockItem['kind'];
+  @ChoiceField(STOCK_KINDS) kind: StockItem['kind'];
   @TextField({ min: 1, max: 120 }) label: string;
   @TextField({ max: 80 }) place: string;
   @ObjectField(() => PriceDto, { nullable: true }) price: PriceDto | null;
@@ -78,14 +95,14 @@ class LogDto extends WoodDto {
   @Day({ nullable: true }) felled: string | null;
 }
 class BlankDto extends WoodDto {
-  @ChoiceField(['square', 'octagon', 'round']) form: 'square' | 'octagon' | 'round';
+  @ChoiceField(BLANK_FORMS) form: BlankForm;
   @Length() size: DimensionDto;
   @Length() length: DimensionDto;
   @IdField({ nullable: true }) batchId: string | null;
 }
 class ConsumableDto extends StockBodyDto {
-  @ChoiceField(['abrasive', 'finish', 'glue']) what: string;
-  @ChoiceField(['sheets', 'm', 'ml', 'g', 'pieces']) unit: string;
+  @ChoiceField(CONSUMABLE_KINDS) what: ConsumableKind;
+  @ChoiceField(CONSUMABLE_UNITS) unit: ConsumableUnit;
   @Day({ nullable: true }) opened: string | null;
   @Day({ nullable: true }) expires: string | null;
 }
@@ -98,7 +115,7 @@ const KINDS = {
   log: LogDto,
   blank: BlankDto,
   consumable: ConsumableDto,
-};
+} satisfies Record<StockItem['kind'], unknown>;
 
 /** So many of an item that came in. */
 export class ReceivedDto {
@@ -123,7 +140,7 @@ export class ChangeStockDto {
 }
 
 export class MoveDto {
-  @ChoiceField(['received', 'used', 'lost', 'corrected']) kind: Exclude<LedgerKind, 'cut'>;
+  @ChoiceField(HAND_MOVES) kind: HandMove;
   /** for corrected: what was counted; otherwise what came or went */
   @NumberField({ min: 0, max: 1_000_000 }) amount: number;
   @TextField({ max: 200 }) note: string;
@@ -157,7 +174,7 @@ export class LedgerLineView {
   @ApiProperty({ enum: ['stock', 'kit'] }) shelf: 'stock' | 'kit';
   @ApiProperty() itemId: string;
   @ApiProperty() label: string;
-  @ApiProperty({ enum: ['received', 'cut', 'used', 'lost', 'corrected'] }) kind: LedgerKind;
+  @ApiProperty({ enum: keysOf(LEDGER_KINDS) }) kind: LedgerKind;
   @ApiProperty() amount: number;
   @ApiProperty() cost: number;
   @ApiProperty() note: string;

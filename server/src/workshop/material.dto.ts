@@ -1,8 +1,16 @@
-import type { DustHazard, MaterialClass, MaterialFamily, Tone } from '@compas/core';
+import {
+  CERTAINTIES,
+  DUST_HAZARDS,
+  type DustHazard,
+  MATERIAL_CLASSES,
+  MATERIAL_FAMILIES,
+  type MaterialClass,
+  type MaterialFamily,
+  type Tone,
+  TONE_NAMES,
+} from '@compas/core';
 import { BooleanField, ChoiceField, NumberField, ObjectField, TextField } from '../edge/fields.js';
 
-const HAZARDS: DustHazard[] = ['usual', 'irritant', 'sensitiser'];
-const CERTAINTIES = ['measured', 'from the supplier', 'typical, unchecked'];
 const Percent = () => NumberField({ min: 0, max: 25, nullable: true });
 
 class SourceDto {
@@ -31,8 +39,8 @@ class SourcesDto {
 export class MaterialDto {
   @TextField({ min: 1, max: 60 }) id: string;
   @TextField({ min: 1, max: 60 }) name: string;
-  @ChoiceField(['softwood', 'hardwood', 'dense hardwood', 'resin']) class: MaterialClass;
-  @ChoiceField(['wood', 'laminated wood', 'stabilised wood', 'resin', 'horn', 'antler'])
+  @ChoiceField(MATERIAL_CLASSES) class: MaterialClass;
+  @ChoiceField(MATERIAL_FAMILIES)
   family: MaterialFamily;
   @NumberField({ min: 0.05, max: 3 }) density: number;
   @NumberField({ min: 100, max: 100_000, nullable: true }) stiffness: number | null;
@@ -41,14 +49,14 @@ export class MaterialDto {
   @NumberField({ min: 10, max: 100_000, nullable: true }) hardness: number | null;
   @TextField({ max: 120 }) grain: string;
   @BooleanField() oily: boolean;
-  @ChoiceField(HAZARDS) dust: DustHazard;
-  @ChoiceField(HAZARDS) skin: DustHazard;
+  @ChoiceField(DUST_HAZARDS) dust: DustHazard;
+  @ChoiceField(DUST_HAZARDS) skin: DustHazard;
   @TextField({ max: 120 }) tool: string;
   @NumberField({ min: 40, max: 2000, whole: true }) startGrit: number;
   @NumberField({ min: 0, max: 5 }) sandingAllowance: number;
   @TextField({ max: 200 }) drilling: string;
   @TextField({ max: 200 }) uses: string;
-  @ChoiceField(['pale', 'honey', 'amber', 'russet', 'umber', 'olive', 'clear']) tone: Tone;
+  @ChoiceField(TONE_NAMES) tone: Tone;
   @TextField({ min: 1, max: 120 }) source: string;
   @ChoiceField(CERTAINTIES) certainty: string;
   @ObjectField(() => SourcesDto) provenance: SourcesDto;

@@ -1,20 +1,30 @@
 import {
+  BATCHING_SCHOOLS,
+  type BatchingSchool,
   BIT_KINDS,
-  DRILL_MOMENTS,
-  FIXTURE_KINDS,
-  GAUGE_KINDS,
   type BitKind,
+  CENTRE_KINDS,
   type CentreKind,
+  DRILL_MOMENTS,
   type DrillMoment,
   type Drive,
+  DRIVE_KINDS,
+  FINISH_KINDS,
   type FinishKind,
+  FIXTURE_KINDS,
   type FixtureKind,
+  GAUGE_KINDS,
   type GaugeKind,
+  GLUE_KINDS,
   type GlueKind,
+  GRIT_SCALES,
+  type GritScale,
+  SPEED_SCHOOLS,
   type SpeedSchool,
-  type BatchingSchool,
+  TOOL_KINDS,
   type ToolKind,
   type Units,
+  UNITS,
   type Workshop,
 } from '@compas/core';
 import { ApiProperty } from '@nestjs/swagger';
@@ -38,7 +48,7 @@ const Rpm = () => NumberField({ min: 1, max: 20_000 });
 const Minutes = (max: number) => NumberField({ min: 0, max });
 
 class DriveDto {
-  @ChoiceField(['pulleys', 'range', 'treadle']) kind: Drive['kind'];
+  @ChoiceField(DRIVE_KINDS) kind: Drive['kind'];
 }
 class PulleysDto extends DriveDto {
   @NumbersField({ min: 1, max: 20_000, most: 24 }) speeds: number[];
@@ -63,7 +73,7 @@ class LatheDto {
 class CentreDto {
   @Id() id: string;
   @Name() name: string;
-  @ChoiceField(['spur', 'ring', 'stepped', 'live']) kind: CentreKind;
+  @ChoiceField(CENTRE_KINDS) kind: CentreKind;
   @Millimetres(200) diameter: number;
   @TextField({ max: 40, optional: true }) fits?: string;
 }
@@ -123,25 +133,25 @@ class GaugeDto {
 class ToolDto {
   @Id() id: string;
   @Name() name: string;
-  @ChoiceField(['roughing gouge', 'spindle gouge', 'skew', 'parting tool', 'scraper']) kind: ToolKind;
+  @ChoiceField(TOOL_KINDS) kind: ToolKind;
   @Millimetres(100) width: number;
   @NumberField({ min: 0, max: 100, optional: true }) nose?: number;
 }
 class AbrasiveDto {
   @Id() id: string;
   @NumberField({ min: 16, max: 20_000, whole: true }) grit: number;
-  @ChoiceField(['P', 'CAMI']) scale: 'P' | 'CAMI';
+  @ChoiceField(GRIT_SCALES) scale: GritScale;
 }
 class FinishDto {
   @Id() id: string;
   @Name() name: string;
-  @ChoiceField(['friction polish', 'oil', 'lacquer', 'wax', 'burnish']) kind: FinishKind;
+  @ChoiceField(FINISH_KINDS) kind: FinishKind;
   @NumberField({ min: 1, max: 12, whole: true }) coats: number;
 }
 class GlueDto {
   @Id() id: string;
   @Name() name: string;
-  @ChoiceField(['epoxy', 'cyanoacrylate', 'wood glue', 'foaming']) kind: GlueKind;
+  @ChoiceField(GLUE_KINDS) kind: GlueKind;
   @Minutes(20_000) cureMinutes: number;
 }
 class WindowDto {
@@ -182,13 +192,13 @@ export class AirDto {
   @NumberField({ min: 5, max: 98 }) humidity: number;
 }
 export class SchoolsDto {
-  @ApiProperty() @ChoiceField(['rpm-diameter', 'surface-speed']) speed: SpeedSchool;
-  @ApiProperty() @ChoiceField(['by-piece', 'by-operation']) batching: BatchingSchool;
+  @ApiProperty() @ChoiceField(SPEED_SCHOOLS) speed: SpeedSchool;
+  @ApiProperty() @ChoiceField(BATCHING_SCHOOLS) batching: BatchingSchool;
   @ChoiceField(DRILL_MOMENTS, { optional: true }) drilling?: DrillMoment;
 }
 class WorkshopBodyDto {
   @NumberField({ min: 1, max: 1, whole: true }) schema: 1;
-  @ChoiceField(['mm', 'inch', 'decimal-inch']) units: Units;
+  @ChoiceField(UNITS) units: Units;
   @ObjectField(() => SchoolsDto) schools: SchoolsDto;
   @ObjectField(() => LatheDto) lathe: LatheDto;
   @ListField(() => CentreDto, { max: 60 }) centres: CentreDto[];

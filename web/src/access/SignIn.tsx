@@ -1,3 +1,4 @@
+import { UNITS } from '@compas/core';
 import { useQuery } from '@tanstack/react-query';
 import { Button, Form, Input, Segmented, Select } from 'antd';
 import { useState } from 'react';
@@ -6,6 +7,7 @@ import { createAccount, enterDemo, sessionQuery, signIn, useChange } from '../ap
 import type { Schemas } from '../api/problem.js';
 import { Trouble } from '../ui/Trouble.js';
 import './access.css';
+import { choicesOf } from '../ui/choices.js';
 
 const EVERYTHING = ['session', 'workshop', 'patterns', 'batches', 'kits', 'members'];
 
@@ -106,13 +108,7 @@ function NewAccountForm({ onDone }: { onDone: () => void }) {
       </Form.Item>
       <PersonFields />
       <Form.Item name="units" label="Lengths are read in">
-        <Select
-          options={[
-            { value: 'mm', label: 'millimetres' },
-            { value: 'inch', label: 'inch fractions' },
-            { value: 'decimal-inch', label: 'decimal inches' },
-          ]}
-        />
+        <Select options={choicesOf(UNITS)} />
       </Form.Item>
       <Form.Item name="timeZone" label="Time zone">
         <Input />

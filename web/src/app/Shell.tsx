@@ -15,6 +15,7 @@ import { Trouble } from '../ui/Trouble.js';
 import { UnitsProvider, useUnits } from '../ui/units.js';
 import { Keys } from './Keys.js';
 import './shell.css';
+import { choicesOf } from '../ui/choices.js';
 
 /** The frame round every desk screen: where one can go, in which units one reads, who one is. */
 export function Shell() {
@@ -103,12 +104,5 @@ const UNIT_WORDS: Record<Units, string> = { mm: 'mm', inch: 'inch ½', 'decimal-
 
 function UnitsToggle() {
   const { units, setUnits } = useUnits();
-  return (
-    <Segmented
-      aria-label="Units"
-      value={units}
-      onChange={setUnits}
-      options={(Object.keys(UNIT_WORDS) as Units[]).map((value) => ({ value, label: UNIT_WORDS[value] }))}
-    />
-  );
+  return <Segmented aria-label="Units" value={units} onChange={setUnits} options={choicesOf(UNIT_WORDS)} />;
 }

@@ -1,8 +1,7 @@
-import type { ElementKind } from '@compas/core';
+import { ELEMENT_KIND_NAMES, kindOf, type ElementKind } from '@compas/core';
 import { Button, Dropdown } from 'antd';
 import { insertElement } from './editing.js';
 import { useEditorActions } from './editor.js';
-import { KINDS } from './kinds.js';
 
 /** Puts a new element after another, or first. */
 export function AddButton({ afterId, after }: { afterId: string | null; after?: string }) {
@@ -15,7 +14,7 @@ export function AddButton({ afterId, after }: { afterId: string | null; after?: 
     <Dropdown
       trigger={['click']}
       menu={{
-        items: KINDS.map(({ kind, words }) => ({ key: kind, label: words })),
+        items: ELEMENT_KIND_NAMES.map((kind) => ({ key: kind, label: kindOf({ kind }).words })),
         onClick: ({ key }) => add(key as ElementKind),
       }}
     >

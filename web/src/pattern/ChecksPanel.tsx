@@ -1,23 +1,10 @@
-import { CHECK_KINDS, type AcceptanceCheck, type CheckKind, type Stage } from '@compas/core';
+import { type AcceptanceCheck, CHECK_KINDS, CHECK_STAGES, type CheckKind } from '@compas/core';
 import { useQuery } from '@tanstack/react-query';
 import { Button, Input, InputNumber, Select } from 'antd';
 import { checkResultsQuery } from '../api/queries.js';
 import { withNew } from './editing.js';
 import { useEditor } from './editor.js';
-
-const STAGES: { value: Stage; label: string }[] = [
-  { value: 'drill', label: 'after drilling' },
-  { value: 'turn', label: 'after shaping' },
-  { value: 'surface', label: 'after sanding and finish' },
-  { value: 'assemble', label: 'when it is put together' },
-  { value: 'twins', label: 'at the end' },
-];
-const WORDS: Record<CheckKind, string> = {
-  number: 'a number',
-  felt: 'felt',
-  photo: 'a photo',
-  function: 'a trial of its work',
-};
+import { choicesOf } from '../ui/choices.js';
 
 /** What must hold before a piece goes on, at the step where it is looked at, and how it went so far. */
 export function ChecksPanel({ patternId }: { patternId: string }) {
@@ -85,7 +72,7 @@ function CheckRow({ check, so }: { check: AcceptanceCheck; so: string }) {
         aria-label="Kind of check"
         style={{ width: 150 }}
         value={check.kind}
-        options={CHECK_KINDS.map((kind) => ({ value: kind, label: WORDS[kind] }))}
+        options={choicesOf(CHECK_KINDS)}
         onChange={(kind) => put({ ...check, kind })}
       />
       <Input
@@ -106,7 +93,7 @@ function CheckRow({ check, so }: { check: AcceptanceCheck; so: string }) {
         aria-label="When it is made"
         style={{ width: 215 }}
         value={check.stage}
-        options={STAGES}
+        options={choicesOf(CHECK_STAGES)}
         onChange={(stage) => put({ ...check, stage })}
       />
       {counted && (

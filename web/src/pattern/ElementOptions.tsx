@@ -1,45 +1,29 @@
-import { dim, newElement, TENON_FITS, type Element, type ElementKind, type TenonFit } from '@compas/core';
+import { fieldsOf, nameOf, type Element, type Field } from '@compas/core';
 import { Button, InputNumber, Select } from 'antd';
-import { LengthInput } from '../ui/LengthInput.js';
-import { KINDS } from './kinds.js';
+import { FairPoints } from './FairPoints.js';
+import { RowElements } from './RowElements.js';
 
-interface OptionsProps<E extends Element> {
-  element: E;
+interface OptionsProps {
+  element: Element;
+  startDiameter: number;
   put: (element: Element) => void;
 }
-type Of<K extends ElementKind> = Extract<Element, { kind: K }>;
 
-/** What an element has besides its dimensions: which way it bulges, its fit, its points. */
-export function ElementOptions({
-  element,
-  startDiameter,
-  put,
-}: OptionsProps<Element> & { startDiameter: number }) {
-  const name = element.name ?? element.kind;
+/** What an element has besides its dimensions, as its kind asks: which way it bulges, its fit, its points. */
+export function ElementOptions(props: OptionsProps) {
+  const { element, put } = props;
+  const name = nameOf(element);
   return (
     <>
-      <FormSwitch element={element} put={put} />
-      {element.kind === 'tenon' && (
-        <span>
-          <span className="soft">fit</span>
-          <Select<TenonFit>
-            aria-label={`${name}, fit`}
-            size="middle"
-            style={{ width: 84 }}
-            value={element.fit}
-            onChange={(fit) => put({ ...element, fit })}
-            options={TENON_FITS.map((fit) => ({ value: fit, label: fit }))}
-          />
-        </span>
-      )}
-      {element.kind === 'fair' && <FairPoints element={element} put={put} />}
-      {element.kind === 'repeat' && <RowOptions element={element} put={put} startDiameter={startDiameter} />}
+      {fieldsOf(element.kind).map(([key, field]) => (
+        <Option key={key} {...props} name={name} field={field} of={key} />
+      ))}
       {element.tolerance !== undefined && (
         <span>
           <span className="soft">tolerance, ± mm</span>
           <InputNumber
             aria-label={`${name}, tolerance`}
-            style={{ width: 84 }}
+            className="short-number"
             min={0.01}
             max={20}
             step={0.05}
@@ -52,205 +36,75 @@ export function ElementOptions({
   );
 }
 
-/** Two ways an element can be, changed by pressing. */
-function FormSwitch({ element, put }: OptionsProps<Element>) {
-  const other = otherForm(element);
-  if (!other) return null;
-  return (
-    <Button size="small" style={{ alignSelf: 'flex-end' }} onClick={() => put(other.element)}>
-      {other.now}
-    </Button>
-  );
+interface OptionProps extends OptionsProps {
+  name: string;
+  field: Field;
+  /** name of the field */
+  of: string;
 }
 
-function otherForm(element: Element): { now: string; element: Element } | null {
-  switch (element.kind) {
-    case 'arc':
-      return {
-        now: element.side === 'out' ? 'bulges out' : 'is hollow',
-        element: { ...element, side: element.side === 'out' ? 'in' : 'out' },
-      };
-    case 'ogee':
-      return {
-        now: element.side === 'out' ? 'round first' : 'hollow first',
-        element: { ...element, side: element.side === 'out' ? 'in' : 'out' },
-      };
-    case 'bead':
-      return {
-        now: element.form === 'ellipse' ? 'elliptical' : 'round',
-        element: { ...element, form: element.form === 'ellipse' ? undefined : 'ellipse' },
-      };
-    case 'balloon':
-      return {
-        now: element.ball === 'first' ? 'ball first' : 'cone first',
-        element: { ...element, ball: element.ball === 'first' ? 'last' : 'first' },
-      };
-    case 'square':
-      return {
-        now: element.shoulder === 'rolled' ? 'rolled shoulders' : 'square shoulders',
-        element: { ...element, shoulder: element.shoulder === 'rolled' ? 'square' : 'rolled' },
-      };
-    default:
+function Option({ element, startDiameter, put, name, field, of }: OptionProps) {
+  switch (field.is) {
+    case 'dimension':
       return null;
+    case 'choice':
+      return <Choice element={element} put={put} name={name} field={field} of={of} />;
+    case 'count':
+      return (
+        <span>
+          <span className="soft">{field.label}</span>
+          <InputNumber
+            aria-label={`${name}, ${field.label}`}
+            className="short-number"
+            min={field.least}
+            max={field.most}
+            precision={0}
+            value={valueOf(element, of) as number}
+            onChange={(value) => put(withValue(element, of, value ?? field.least))}
+          />
+        </span>
+      );
+    case 'points':
+      return element.kind === 'fair' ? <FairPoints element={element} put={put} /> : null;
+    case 'elements':
+      return element.kind === 'repeat' ? (
+        <RowElements element={element} name={name} startDiameter={startDiameter} put={put} />
+      ) : null;
   }
 }
 
-function FairPoints({ element, put }: OptionsProps<Of<'fair'>>) {
-  const name = element.name ?? element.kind;
-  const { points } = element;
-  const last = points.at(-1);
-  return (
-    <>
-      {points.map((point, i) => (
-        <span key={i}>
-          <span className="soft">point {i + 1}: at, diameter</span>
-          <span className="held-input">
-            <LengthInput
-              label={`${name}, point ${i + 1}, at`}
-              value={point.at}
-              onChange={(at) =>
-                put({ ...element, points: points.map((p, j) => (j === i ? { ...p, at } : p)) })
-              }
-            />
-            <LengthInput
-              label={`${name}, point ${i + 1}, diameter`}
-              value={point.diameter}
-              onChange={(diameter) =>
-                put({ ...element, points: points.map((p, j) => (j === i ? { ...p, diameter } : p)) })
-              }
-            />
-            <button
-              type="button"
-              className="hold"
-              aria-label={`Take point ${i + 1} of ${name} away`}
-              onClick={() => put({ ...element, points: points.filter((_, j) => j !== i) })}
-            >
-              ✕
-            </button>
-          </span>
-        </span>
-      ))}
-      <Button
-        size="small"
-        style={{ alignSelf: 'flex-end' }}
-        onClick={() =>
-          put({
-            ...element,
-            points: [
-              ...points,
-              {
-                at: dim(((last?.at.mm ?? 0) + element.length.mm) / 2),
-                diameter: last?.diameter ?? element.endDiameter,
-              },
-            ],
-          })
-        }
-      >
-        + point
+type ChoiceProps = Omit<OptionProps, 'startDiameter' | 'field'> & { field: Extract<Field, { is: 'choice' }> };
+
+/** Two ways are changed by pressing, more are chosen from. */
+function Choice({ element, put, name, field, of }: ChoiceProps) {
+  const ways = Object.keys(field.words);
+  const value = (valueOf(element, of) as string | undefined) ?? field.usual ?? '';
+  const choose = (way: string | undefined) =>
+    put(withValue(element, of, way === field.usual ? undefined : way));
+  if (ways.length === 2)
+    return (
+      <Button size="small" className="option-button" onClick={() => choose(ways.find((w) => w !== value))}>
+        {field.words[value]}
       </Button>
-    </>
-  );
-}
-
-function RowOptions({ element, put, startDiameter }: OptionsProps<Of<'repeat'>> & { startDiameter: number }) {
-  const name = element.name ?? 'row';
-  const swap = (i: number, changed: Element) =>
-    put({ ...element, elements: element.elements.map((e, j) => (j === i ? changed : e)) });
-  return (
-    <>
-      <span>
-        <span className="soft">times</span>
-        <InputNumber
-          aria-label={`${name}, times`}
-          style={{ width: 74 }}
-          min={1}
-          max={200}
-          precision={0}
-          value={element.times}
-          onChange={(times) => put({ ...element, times: times ?? 1 })}
-        />
-      </span>
-      {element.elements.map((own, i) => (
-        <RowElement
-          key={own.id}
-          own={own}
-          name={name}
-          put={(e) => swap(i, e)}
-          startDiameter={startDiameter}
-        />
-      ))}
-      <Button
-        size="small"
-        style={{ alignSelf: 'flex-end' }}
-        onClick={() =>
-          put({
-            ...element,
-            elements: [
-              ...element.elements,
-              { kind: 'cylinder', id: `${element.id}.${freeNumber(element)}`, length: dim(2) },
-            ],
-          })
-        }
-      >
-        + in the row
-      </Button>
-    </>
-  );
-}
-
-const freeNumber = ({ elements }: Of<'repeat'>): number =>
-  Math.max(0, ...elements.map((e) => Number(e.id.split('.').at(-1)) || 0)) + 1;
-
-/** An element within a row: its kind, and its first two dimensions. */
-function RowElement({
-  own,
-  name,
-  put,
-  startDiameter,
-}: {
-  own: Element;
-  name: string;
-  put: (e: Element) => void;
-  startDiameter: number;
-}) {
-  const second = own.kind === 'bead' ? ('crown' as const) : own.kind === 'cove' ? ('bottom' as const) : null;
+    );
   return (
     <span>
+      <span className="soft">{field.label}</span>
       <Select
-        aria-label={`${name}, kind of ${own.id}`}
-        size="small"
-        variant="borderless"
-        value={own.kind}
-        options={KINDS.filter((k) => ['cylinder', 'bead', 'cove', 'v-groove'].includes(k.kind)).map((k) => ({
-          value: k.kind,
-          label: k.words,
-        }))}
-        onChange={(kind) => put(newElement(kind, own.id, Math.max(4, startDiameter)))}
+        aria-label={`${name}, ${field.label}`}
+        className="short-number"
+        value={value}
+        onChange={choose}
+        options={ways.map((way) => ({ value: way, label: field.words[way] }))}
       />
-      <span className="held-input">
-        {'length' in own && (
-          <LengthInput
-            label={`${own.id}, length`}
-            value={own.length}
-            onChange={(length) => put({ ...own, length })}
-          />
-        )}
-        {second && second in own && (
-          <LengthInput
-            label={`${own.id}, ${second}`}
-            value={own.kind === 'bead' ? own.crown : own.kind === 'cove' ? own.bottom : dim(0)}
-            onChange={(value) =>
-              put(
-                own.kind === 'bead'
-                  ? { ...own, crown: value }
-                  : own.kind === 'cove'
-                    ? { ...own, bottom: value }
-                    : own,
-              )
-            }
-          />
-        )}
-      </span>
     </span>
   );
 }
+
+const valueOf = (element: Element, field: string): unknown =>
+  (element as unknown as Record<string, unknown>)[field];
+
+const withValue = (element: Element, field: string, value: unknown): Element => ({
+  ...element,
+  [field]: value,
+});

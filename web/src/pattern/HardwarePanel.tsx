@@ -3,7 +3,9 @@ import {
   type Dimension,
   type FittedHardware,
   type Kit,
+  PART_ENDS,
   type PlannedHardware,
+  USED_BY,
   type UsedBy,
 } from '@compas/core';
 import { Button, Select } from 'antd';
@@ -13,18 +15,9 @@ import { useMaterials } from '../ui/useMaterials.js';
 import { LengthInput } from '../ui/LengthInput.js';
 import { changePart, changeTurning, fitKit } from './editing.js';
 import { useEditor, useEditorActions } from './editor.js';
+import { choicesOf } from '../ui/choices.js';
 
 const NO_KIT = 'none';
-const ENDS = [
-  { end: 'reference', words: 'Hardware at the reference end' },
-  { end: 'far', words: 'Hardware at the far end' },
-] as const;
-const USED_BY: { value: UsedBy; label: string }[] = [
-  { value: 'anybody', label: 'anybody' },
-  { value: 'food', label: 'with food' },
-  { value: 'child', label: 'a child' },
-];
-
 interface HardwareFieldsProps {
   kits: Kit[];
   partId: string;
@@ -66,11 +59,11 @@ const HardwareFields = memo(function HardwareFields(props: HardwareFieldsProps) 
     );
   return (
     <div className="row" style={{ alignItems: 'flex-end', gap: 18 }}>
-      {ENDS.map(({ end, words }) => (
+      {PART_ENDS.map((end) => (
         <label key={end} className="column" style={{ gap: 2 }}>
-          {words}
+          {`Hardware at the ${end} end`}
           <Select
-            aria-label={words}
+            aria-label={`Hardware at the ${end} end`}
             style={{ width: 230 }}
             value={fitted.find((h) => h.partId === partId && h.end === end)?.kitId ?? NO_KIT}
             onChange={(id) => update((body) => fitKit(body, partId, end, id === NO_KIT ? null : id))}
@@ -103,7 +96,7 @@ const HardwareFields = memo(function HardwareFields(props: HardwareFieldsProps) 
           style={{ width: 112 }}
           value={usedBy}
           onChange={(by) => update((body) => ({ ...body, usedBy: by }))}
-          options={USED_BY}
+          options={choicesOf(USED_BY)}
         />
       </label>
       <Limit

@@ -1,13 +1,10 @@
-import { dim, type CrossHole, type Hole, type HoleStep, type PartEnd } from '@compas/core';
+import { type CrossHole, dim, type Hole, type HoleStep, PART_ENDS } from '@compas/core';
 import { Button, Checkbox, Input, InputNumber, Select } from 'antd';
 import { LengthInput } from '../ui/LengthInput.js';
 import { changeCrossHoles, changeHoles, withNew } from './editing.js';
 import { useEditor } from './editor.js';
 
-const ENDS: { value: PartEnd; label: string }[] = [
-  { value: 'reference', label: 'from the reference end' },
-  { value: 'far', label: 'from the far end' },
-];
+const ENDS = PART_ENDS.map((end) => ({ value: end, label: `from the ${end} end` }));
 
 /** Holes that the pattern itself asks for, besides those of its hardware. */
 export function HolesPanel() {

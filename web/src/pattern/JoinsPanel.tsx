@@ -2,6 +2,7 @@ import {
   dim,
   JOIN_KINDS,
   type Kit,
+  PART_ENDS,
   type PartEnd,
   type PartJoin,
   type PartJoinKind,
@@ -11,11 +12,9 @@ import { Button, Select } from 'antd';
 import { LengthInput } from '../ui/LengthInput.js';
 import { withNew } from './editing.js';
 import { useEditor } from './editor.js';
+import { choicesFrom } from '../ui/choices.js';
 
-const ENDS: { value: PartEnd; label: string }[] = [
-  { value: 'reference', label: 'reference end' },
-  { value: 'far', label: 'far end' },
-];
+const ENDS = PART_ENDS.map((end) => ({ value: end, label: `${end} end` }));
 
 /** How the parts of the item meet, and all its hardware. */
 export function JoinsPanel({ kits }: { kits: Kit[] }) {
@@ -97,7 +96,7 @@ function JoinRow({ join }: { join: PartJoin }) {
         onChange={(kind) =>
           put({ ...join, kind, at: kind === 'ring on shaft' ? (join.at ?? dim(20)) : join.at })
         }
-        options={JOIN_KINDS.map((kind) => ({ value: kind, label: kind }))}
+        options={choicesFrom(JOIN_KINDS)}
       />
       <Select
         aria-label="Part that enters"

@@ -4,7 +4,7 @@ import { memo, useState } from 'react';
 import { LengthInput } from '../ui/LengthInput.js';
 import { mirrorPart, pasteElements, scalePart, turningAt } from './editing.js';
 import { useEditor, useEditorActions } from './editor.js';
-import { clipboard } from './ElementRow.js';
+import { clipboard } from './ElementMenu.js';
 
 /** Changes to the whole profile: end for end, larger or smaller, elements from elsewhere. */
 export const ReshapeMenu = memo(function ReshapeMenu() {

@@ -3,6 +3,7 @@ import {
   latheMesh,
   materialById,
   outlineOf,
+  widestOf,
   type Mesh,
   type PatternBody,
   type PlacedPart,
@@ -53,8 +54,7 @@ const extentOf = (placed: readonly PlacedPart[]): [number, number] => [
   Math.min(...placed.map((p) => ends(p)[0])),
   Math.max(...placed.map((p) => ends(p)[1])),
 ];
-const widest = ({ part }: PlacedPart): number =>
-  2 * Math.max(0, ...outlineOf(part.turnings[0]).segments.flatMap((s) => [s.r0, s.r1]));
+const widest = ({ part }: PlacedPart): number => widestOf(outlineOf(part.turnings[0])).diameter;
 
 function PartShape({ placed: { part, x, turned } }: { placed: PlacedPart }) {
   const geometry = useGeometry(
@@ -72,7 +72,7 @@ function PartShape({ placed: { part, x, turned } }: { placed: PlacedPart }) {
       {(part.crossHoles ?? []).map((hole) => {
         const outline = outlineOf(part.turnings[0]);
         const at = hole.from === 'reference' ? hole.at.mm : outline.length - hole.at.mm;
-        const reach = 2 * Math.max(...outline.segments.map((s) => Math.max(s.r0, s.r1))) + 0.2;
+        const reach = widestOf(outline).diameter + 0.2;
         const angle = (hole.angle * Math.PI) / 180;
         const length = hole.through ? reach : reach / 2 + 0.1;
         const off = hole.through ? 0 : reach / 4;

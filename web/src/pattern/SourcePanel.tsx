@@ -1,9 +1,11 @@
 import {
+  DESIGN_ORIGINS,
+  type DesignSource,
   dim,
+  type MatingOutline,
   meetingOf,
   outlineOf,
-  type DesignSource,
-  type MatingOutline,
+  PART_ENDS,
   type PartEnd,
   type PatternBody,
 } from '@compas/core';
@@ -13,14 +15,7 @@ import { LengthInput } from '../ui/LengthInput.js';
 import { withNew } from './editing.js';
 import { useEditor } from './editor.js';
 import { ImportFile } from './ImportFile.js';
-
-const FROM: { value: DesignSource['from']; label: string }[] = [
-  { value: 'own', label: 'our own' },
-  { value: 'customer', label: 'a customer’s' },
-  { value: 'sample', label: 'copied from a sample' },
-  { value: 'drawing', label: 'from a drawing' },
-  { value: 'handed down', label: 'handed down' },
-];
+import { choicesOf } from '../ui/choices.js';
 
 /** Where the design comes from and what its owner allows; and the things it must meet. */
 export function SourcePanel() {
@@ -44,7 +39,7 @@ export function SourcePanel() {
           aria-label="Where the design comes from"
           style={{ width: 190 }}
           value={source.from}
-          options={FROM}
+          options={choicesOf(DESIGN_ORIGINS)}
           onChange={(from) => put({ from })}
         />
         <Input
@@ -123,10 +118,7 @@ function MateRow({ mate }: { mate: MatingOutline }) {
         style={{ width: 190 }}
         value={mate.end}
         onChange={(end) => put({ ...mate, end })}
-        options={[
-          { value: 'reference', label: 'at the reference end' },
-          { value: 'far', label: 'at the far end' },
-        ]}
+        options={PART_ENDS.map((end) => ({ value: end, label: `at the ${end} end` }))}
       />
       <span className="soft">at, diameter</span>
       {mate.points.map((point, i) => (

@@ -1,14 +1,9 @@
-import { dim, type Decoration, type DecorationKind } from '@compas/core';
+import { type Decoration, DECORATION_KINDS, type DecorationKind, dim } from '@compas/core';
 import { Button, Input, Select } from 'antd';
 import { LengthInput } from '../ui/LengthInput.js';
 import { changePart, withNew } from './editing.js';
 import { useEditor } from './editor.js';
-
-const KINDS: { value: DecorationKind; label: string }[] = [
-  { value: 'burnt line', label: 'burnt line' },
-  { value: 'texture', label: 'texture' },
-  { value: 'colour', label: 'colour' },
-];
+import { choicesFrom } from '../ui/choices.js';
 
 /** What is done to the surface: lines burnt in, textured bands, coloured zones. */
 export function SurfacePanel() {
@@ -36,9 +31,9 @@ export function SurfacePanel() {
     <div className="column">
       <div className="row">
         <h2>Decoration</h2>
-        {KINDS.map(({ value, label }) => (
-          <Button key={value} size="small" onClick={() => add(value)}>
-            + {label}
+        {DECORATION_KINDS.map((kind) => (
+          <Button key={kind} size="small" onClick={() => add(kind)}>
+            + {kind}
           </Button>
         ))}
       </div>
@@ -51,7 +46,7 @@ export function SurfacePanel() {
               aria-label="Kind of decoration"
               style={{ width: 120 }}
               value={d.kind}
-              options={KINDS}
+              options={choicesFrom(DECORATION_KINDS)}
               onChange={(kind) => swap({ ...d, kind })}
             />
             <Select

@@ -1,15 +1,13 @@
 import type { Stage } from '@compas/core';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { batchQuery, type BatchDetail } from '../api/queries.js';
 import { Figures } from '../ui/Figures.js';
 import { Findings } from '../ui/Findings.js';
 import { dayWords } from '../ui/clock.js';
 import { Trouble } from '../ui/Trouble.js';
-import { usePlan } from '../workers/usePlan.js';
-import { otherSchools } from './DraftPlan.js';
 import { PrintLinks } from './PrintLinks.js';
 import { Replan } from './Replan.js';
 import { stageOf } from './stages.js';
@@ -34,8 +32,6 @@ function Kept({ batch }: { batch: BatchDetail }) {
   const stage = stageOf(useParams().stage, 'stock');
   const [replanning, setReplanning] = useState(false);
   const { plan, inputs } = batch.snapshot;
-  const others = useMemo(() => ({ ...inputs, schools: otherSchools(inputs.schools) }), [inputs]);
-  const other = usePlan(others);
   const elsewhere = plan.findings.filter((f) => f.stage !== stage && f.severity === 'stop');
   return (
     <WorkScreen
@@ -84,7 +80,7 @@ function Kept({ batch }: { batch: BatchDetail }) {
         </>
       }
     >
-      <StageWork plan={plan} other={other} stage={stage} inputs={inputs} batchId={batch.id} />
+      <StageWork plan={plan} stage={stage} inputs={inputs} batchId={batch.id} />
     </WorkScreen>
   );
 }

@@ -1,4 +1,4 @@
-import { airOf, dryingWood, type PlanInputs, type Schools, type Stage } from '@compas/core';
+import { airOf, dryingWood, type PlanInputs, type Stage } from '@compas/core';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useMemo, useState } from 'react';
@@ -45,12 +45,6 @@ export default function DraftPlan() {
   );
 }
 
-/** The other way of choosing speeds, to set beside. */
-export const otherSchools = (schools: Schools): Schools => ({
-  ...schools,
-  speed: schools.speed === 'rpm-diameter' ? 'surface-speed' : 'rpm-diameter',
-});
-
 interface DraftingProps {
   pattern: Pattern;
   workshop: Workshop;
@@ -82,9 +76,7 @@ function Drafting({ pattern, workshop, kits, bundles }: DraftingProps) {
     }),
     [pattern.body, workshop, kits, woods, draft],
   );
-  const others = useMemo(() => ({ ...inputs, schools: otherSchools(inputs.schools) }), [inputs]);
   const plan = usePlan(inputs);
-  const other = usePlan(others);
   if (!plan) return null;
   const set: Choose = (key, value) =>
     setSearch(
@@ -151,7 +143,7 @@ function Drafting({ pattern, workshop, kits, bundles }: DraftingProps) {
         </>
       }
     >
-      <StageWork plan={plan} other={other} stage={stage} inputs={inputs} choose={set} />
+      <StageWork plan={plan} stage={stage} inputs={inputs} choose={set} />
     </WorkScreen>
   );
 }

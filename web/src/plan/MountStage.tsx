@@ -1,10 +1,11 @@
 import {
+  capitalised,
   centringOf,
-  SENSIBLE_WAYS,
-  STOCK_FORMS,
   type Mount,
   type PartPlan,
   type PlanInputs,
+  SENSIBLE_WAYS,
+  STOCK_FORMS,
 } from '@compas/core';
 import { Segmented } from 'antd';
 import { useState } from 'react';
@@ -63,7 +64,7 @@ function State({ mount }: { mount: Mount }) {
         </li>
         {mount.fixtures?.map((fixture) => (
           <li key={fixture}>
-            <Say text={`${fixture.charAt(0).toUpperCase()}${fixture.slice(1)}.`} />
+            <Say text={`${capitalised(fixture)}.`} />
           </li>
         ))}
         {mount.tenon && (

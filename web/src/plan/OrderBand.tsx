@@ -1,8 +1,9 @@
-import { materialsOf, type DryingWood, type Workshop } from '@compas/core';
+import { BATCHING_SCHOOLS, type DryingWood, materialsOf, SPEED_SCHOOLS, type Workshop } from '@compas/core';
 import { DatePicker, Input, InputNumber, Select } from 'antd';
 import dayjs from 'dayjs';
 import type { ReactNode } from 'react';
 import { NO_FINISH, type Draft } from './draft.js';
+import { choicesOf } from '../ui/choices.js';
 
 interface OrderBandProps {
   draft: Draft;
@@ -122,10 +123,7 @@ export function OrderBand({
           aria-label="Speed school"
           value={schools.speed}
           onChange={(school) => set('speed', school)}
-          options={[
-            { value: 'rpm-diameter', label: 'rpm × diameter' },
-            { value: 'surface-speed', label: 'surface speed' },
-          ]}
+          options={choicesOf(SPEED_SCHOOLS)}
           style={{ width: 165 }}
         />
       </label>
@@ -134,11 +132,8 @@ export function OrderBand({
         <Select
           aria-label="Batch goes"
           value={schools.batching}
-          onChange={(school) => set('by', school === 'by-piece' ? 'piece' : 'operation')}
-          options={[
-            { value: 'by-operation', label: 'by operation' },
-            { value: 'by-piece', label: 'piece by piece' },
-          ]}
+          onChange={(school) => set('by', school)}
+          options={choicesOf(BATCHING_SCHOOLS)}
           style={{ width: 140 }}
         />
       </label>

@@ -1,4 +1,4 @@
-import { PRINT_WORDS, type Paper, type Print } from '@compas/core';
+import { capitalised, type Paper, type Print, PRINT_WORDS } from '@compas/core';
 import { Segmented } from 'antd';
 import { useSearchParams } from 'react-router';
 
@@ -35,7 +35,7 @@ export function Print1to1({ batchId, print }: { batchId: string | undefined; pri
   if (batchId === undefined) return <span className="soft">Keep the plan to print it 1:1: {name}.</span>;
   return (
     <span className="print-1to1">
-      <b>{name.charAt(0).toUpperCase() + name.slice(1)} 1:1</b>
+      <b>{capitalised(name)} 1:1</b>
       <a
         href={printAddress(batchId, print, paper, 'pdf')}
         target="_blank"

@@ -12,8 +12,6 @@ import { TurnStage } from './TurnStage.js';
 
 interface StageWorkProps {
   plan: Plan;
-  /** the same with the other schools, to compare with */
-  other: Plan | null;
   stage: Stage;
   /** what the plan was made of */
   inputs: PlanInputs;
@@ -34,7 +32,7 @@ export function StageWork(props: StageWorkProps) {
   );
 }
 
-function Work({ plan, other, part, stage, inputs, choose, batchId }: StageWorkProps & { part: PartPlan }) {
+function Work({ plan, part, stage, inputs, choose, batchId }: StageWorkProps & { part: PartPlan }) {
   switch (stage) {
     case 'drill':
       return <DrillStage part={part} inputs={inputs} choose={choose} />;
@@ -43,7 +41,7 @@ function Work({ plan, other, part, stage, inputs, choose, batchId }: StageWorkPr
     case 'mark':
       return <MarkStage part={part} inputs={inputs} choose={choose} batchId={batchId} />;
     case 'turn':
-      return <TurnStage plan={plan} other={other} />;
+      return <TurnStage plan={plan} inputs={inputs} />;
     case 'surface':
       return <SurfaceStage part={part} />;
     case 'assemble':

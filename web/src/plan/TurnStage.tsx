@@ -1,12 +1,23 @@
-import type { Plan, SpeedChoice } from '@compas/core';
+import {
+  clipsCorners,
+  keysOf,
+  type Plan,
+  type PlanInputs,
+  SPEED_SCHOOLS,
+  type SpeedChoice,
+  stageSpeeds,
+} from '@compas/core';
 import { Say } from '../ui/Length.js';
 
-const SCHOOLS = { 'rpm-diameter': 'rpm × diameter', 'surface-speed': 'surface speed' };
-
-/** Order of cuts with its tools, and the speed of each stage by both schools. */
-export function TurnStage({ plan, other }: { plan: Plan; other: Plan | null }) {
+/** Order of cuts with its tools, and the speed of each stage by every school. */
+export function TurnStage({ plan, inputs }: { plan: Plan; inputs: PlanInputs }) {
   const [part] = plan.parts;
-  const otherSpeeds = other?.parts[0].speeds;
+  const others = keysOf(SPEED_SCHOOLS).filter((school) => school !== plan.schools.speed);
+  const clipped = clipsCorners(part.pieces, part.outline, inputs.order.stockForm);
+  const compared = others.map((school) => ({
+    school,
+    speeds: stageSpeeds({ ...part, clipped }, inputs.workshop, school),
+  }));
   return (
     <div className="column">
       <h2>
@@ -27,8 +38,12 @@ export function TurnStage({ plan, other }: { plan: Plan; other: Plan | null }) {
         <thead>
           <tr>
             <th>To</th>
-            <th className="number">{SCHOOLS[plan.schools.speed]}, followed</th>
-            {otherSpeeds && other && <th className="number">{SCHOOLS[other.schools.speed]}</th>}
+            <th className="number">{SPEED_SCHOOLS[plan.schools.speed]}, followed</th>
+            {others.map((school) => (
+              <th key={school} className="number">
+                {SPEED_SCHOOLS[school]}
+              </th>
+            ))}
             <th className="number">outside runs at</th>
           </tr>
         </thead>
@@ -41,11 +56,11 @@ export function TurnStage({ plan, other }: { plan: Plan; other: Plan | null }) {
                   <Speed speed={speed} />
                 </b>
               </td>
-              {otherSpeeds && (
-                <td className="number soft">
-                  <Speed speed={otherSpeeds[i]} />
+              {compared.map(({ school, speeds }) => (
+                <td key={school} className="number soft">
+                  <Speed speed={speeds[i]} />
                 </td>
-              )}
+              ))}
               <td className="number figures">
                 {speed.rpm === null ? '' : `${Math.round(speed.surfaceSpeed)} m/min`}
               </td>

@@ -1,15 +1,18 @@
 import {
+  BATCHING_SCHOOLS,
   DRILL_MOMENTS,
   DRILL_SETUPS,
+  type DrillChoice,
   FITTING_WAYS,
+  keysOf,
   materialById,
   MOUNT_KINDS,
   nextWholeHour,
-  STOCK_FORMS,
-  type DrillChoice,
   type PatternBody,
   type PlanOrder,
   type Schools,
+  SPEED_SCHOOLS,
+  STOCK_FORMS,
   type Workshop,
 } from '@compas/core';
 import { onClock } from '../ui/clock.js';
@@ -56,22 +59,19 @@ export function draftFrom(
       ...fittingOf(search),
     },
     schools: {
-      speed:
-        search.get('speed') === 'surface-speed'
-          ? 'surface-speed'
-          : search.get('speed') === 'rpm-diameter'
-            ? 'rpm-diameter'
-            : workshop.schools.speed,
+      speed: chosen(SPEED_SCHOOLS, search.get('speed')) ?? workshop.schools.speed,
       batching:
-        search.get('by') === 'piece'
-          ? 'by-piece'
-          : search.get('by') === 'operation'
-            ? 'by-operation'
-            : workshop.schools.batching,
+        chosen(BATCHING_SCHOOLS, search.get('by')) ??
+        chosen(BATCHING_SCHOOLS, `by-${search.get('by')}`) ??
+        workshop.schools.batching,
       ...(workshop.schools.drilling === undefined ? {} : { drilling: workshop.schools.drilling }),
     },
   };
 }
+
+/** What an address chose, if it is still a choice. */
+const chosen = <T extends object>(choices: T, wanted: string | null) =>
+  keysOf(choices).find((choice) => choice === wanted);
 
 /** How hardware is fitted, holes drilled, stock centred and marks measured, as far as it was chosen. */
 function fittingOf(search: URLSearchParams): Partial<PlanOrder> {

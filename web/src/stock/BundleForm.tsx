@@ -1,4 +1,4 @@
-import { DRYING_SCHOOLS, type DryingBundle, type DryingSchool } from '@compas/core';
+import { DRYING_SCHOOLS, type DryingBundle, type DryingSchool, keysOf } from '@compas/core';
 import { Button, Input, InputNumber, Select } from 'antd';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -85,7 +85,7 @@ export function BundleForm({ habits, today, onDone }: BundleFormProps) {
             aria-label="School of drying"
             value={school}
             onChange={setSchool}
-            options={DRYING_SCHOOLS.map((s) => ({ value: s.id, label: s.name }))}
+            options={keysOf(DRYING_SCHOOLS).map((s) => ({ value: s, label: DRYING_SCHOOLS[s].name }))}
             style={{ width: 220 }}
           />
         </label>

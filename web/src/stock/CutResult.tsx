@@ -1,9 +1,11 @@
 import {
-  cutFigures,
-  sawListOf,
   type BoardCut,
+  capitalised,
+  cutFigures,
   type CutInput,
   type CutPlan,
+  SAW_ORDERS,
+  sawListOf,
   type SawOrder,
 } from '@compas/core';
 import { useMemo } from 'react';
@@ -22,8 +24,6 @@ interface CutResultProps {
   onOrder: (order: SawOrder) => void;
   habits: ShopHabits;
 }
-
-const ORDERS: Record<SawOrder, string> = { 'rip-first': 'Rip first', 'crosscut-first': 'Crosscut first' };
 
 /** What the cutting plan opens and costs, how good that is, how each board is cut, and the saw list. */
 export function CutResult({ input, plans, plan, onOrder, habits }: CutResultProps) {
@@ -66,7 +66,7 @@ export function CutResult({ input, plans, plan, onOrder, habits }: CutResultProp
               className="way"
               onClick={() => onOrder(p.order)}
             >
-              <b>{ORDERS[p.order]}</b>
+              <b>{capitalised(SAW_ORDERS[p.order])}</b>
               <br />
               {p.missing.length > 0 ? 'some blanks are missing, ' : ''}
               {p.opened} opened, {worth(p.cost)}, {(p.waste / 1e6).toFixed(2)} dm³ of waste

@@ -1,4 +1,4 @@
-import { cutFindings, studyKey, type CutInput, type CutPlan } from '@compas/core';
+import { capitalised, cutFindings, type CutInput, type CutPlan, SAW_ORDERS, studyKey } from '@compas/core';
 import { useQuery } from '@tanstack/react-query';
 import { Button, Checkbox } from 'antd';
 import { useMemo, useState } from 'react';
@@ -149,7 +149,7 @@ function Planning({ batches, stock, habits }: PlanningProps) {
         {state.kind === 'running' && (
           <span className="row" role="status">
             {state.progress
-              ? `${state.progress.order === 'rip-first' ? 'Ripping first' : 'Crosscutting first'}: ${state.progress.doing}, ${state.progress.round} sums solved`
+              ? `${capitalised(SAW_ORDERS[state.progress.order])}: ${state.progress.doing}, ${state.progress.round} sums solved`
               : 'Laying the boards out…'}
             <Button onClick={study.callOff}>Call it off</Button>
           </span>

@@ -184,14 +184,14 @@ function Schools({ forecast, first, school }: { forecast: DryingForecast; first:
   return (
     <div className="dry-rows" role="group" aria-label="Schools of drying">
       {schoolDays(first, forecast).map(({ school: id, day }) => {
-        const known = DRYING_SCHOOLS.find((s) => s.id === id);
+        const { name, words } = DRYING_SCHOOLS[id];
         return (
           <div key={id} className="way" data-chosen={id === school}>
             <b>
-              {known?.name}: {day === null ? 'never in this air' : `from ${dayWords(day)}`}
+              {name}: {day === null ? 'never in this air' : `from ${dayWords(day)}`}
             </b>
             <br />
-            <span className="soft">{known?.words}</span>
+            <span className="soft">{words}</span>
           </div>
         );
       })}

@@ -1,11 +1,22 @@
-import { dim, parsePrice, priceText, type Dimension, type NewStockItem, type StockItem } from '@compas/core';
+import {
+  CONSUMABLE_KINDS,
+  CONSUMABLE_UNITS,
+  dim,
+  type Dimension,
+  keysOf,
+  type NewStockItem,
+  parsePrice,
+  priceText,
+  STOCK_KINDS,
+  type StockItem,
+} from '@compas/core';
 import { Button, Input, InputNumber, Select } from 'antd';
 import { useState } from 'react';
 import { changeStock, receiveStock, useChange, type HeldStock } from '../api/queries.js';
 import { LengthInput } from '../ui/LengthInput.js';
 import { Trouble } from '../ui/Trouble.js';
-import { KIND_WORDS } from './stockWords.js';
 import type { ShopHabits } from './useShopHabits.js';
+import { choicesFrom } from '../ui/choices.js';
 
 const WOOD = {
   label: '',
@@ -108,9 +119,9 @@ export function ItemForm({ held, habits, onDone }: ItemFormProps) {
               aria-label="Kind of stock"
               value={item.kind}
               onChange={(kind) => setItem({ ...FRESH[kind], label: item.label })}
-              options={(Object.keys(KIND_WORDS) as StockItem['kind'][]).map((k) => ({
+              options={keysOf(STOCK_KINDS).map((k) => ({
                 value: k,
-                label: KIND_WORDS[k].one,
+                label: STOCK_KINDS[k].one,
               }))}
               style={{ width: 150 }}
             />
@@ -261,9 +272,6 @@ function Text({ label, value, onChange, width, like }: TextProps) {
   );
 }
 
-const WHAT = ['glue', 'finish', 'abrasive'] as const;
-const UNITS = ['ml', 'g', 'sheets', 'm', 'pieces'] as const;
-
 function ConsumableFields({
   item,
   set,
@@ -278,15 +286,15 @@ function ConsumableFields({
         aria-label={label}
         value={item[key]}
         onChange={(v: string) => set(key, v)}
-        options={choices.map((c) => ({ value: c, label: c }))}
+        options={choicesFrom(choices)}
         style={{ width: 110 }}
       />
     </label>
   );
   return (
     <>
-      {choice('What', 'what', WHAT)}
-      {choice('Counted in', 'unit', UNITS)}
+      {choice('What', 'what', CONSUMABLE_KINDS)}
+      {choice('Counted in', 'unit', CONSUMABLE_UNITS)}
       <Text
         label="Opened on"
         value={item.opened ?? ''}

@@ -1,4 +1,4 @@
-import { dim, type Zone } from '@compas/core';
+import { dim, HAND_MOVES, type HandMove, type Zone } from '@compas/core';
 import { Button, Input, InputNumber, Select } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -11,6 +11,7 @@ import { BoardZones } from './BoardZones.js';
 import { ItemForm, withoutId } from './ItemForm.js';
 import { amountWords, formOf, materialName, sizesOf, unitOf } from './stockWords.js';
 import type { ShopHabits } from './useShopHabits.js';
+import { choicesOf } from '../ui/choices.js';
 
 /** One piece of stock: what can be done with it. */
 export function ItemPanel({ held, habits }: { held: HeldStock; habits: ShopHabits }) {
@@ -51,16 +52,9 @@ export function ItemPanel({ held, habits }: { held: HeldStock; habits: ShopHabit
   );
 }
 
-const MOVES = [
-  { value: 'used', label: 'was used' },
-  { value: 'received', label: 'came in, at the same price' },
-  { value: 'lost', label: 'is lost or spoilt' },
-  { value: 'corrected', label: 'is there, as counted' },
-] as const;
-
 /** Books a move: what came, went or was counted. */
 function Move({ held: { item, amount } }: { held: HeldStock }) {
-  const [kind, setKind] = useState<(typeof MOVES)[number]['value']>('used');
+  const [kind, setKind] = useState<HandMove>('used');
   const [much, setMuch] = useState<number | null>(1);
   const [note, setNote] = useState('');
   const move = useChange(moveStock, 'stock');
@@ -78,7 +72,7 @@ function Move({ held: { item, amount } }: { held: HeldStock }) {
             setKind(k);
             if (k === 'corrected') setMuch(amount);
           }}
-          options={[...MOVES]}
+          options={choicesOf(HAND_MOVES)}
           style={{ width: 220 }}
         />
       </div>

@@ -1,4 +1,4 @@
-import { balanceOf, type LedgerKind } from '@compas/core';
+import { balanceOf, LEDGER_KINDS } from '@compas/core';
 import { useQuery } from '@tanstack/react-query';
 import { Input } from 'antd';
 import { useMemo, useState } from 'react';
@@ -6,14 +6,6 @@ import { ledgerQuery } from '../api/queries.js';
 import { moneyWords } from '../ui/moneyWords.js';
 import { Trouble } from '../ui/Trouble.js';
 import { useShopHabits } from './useShopHabits.js';
-
-const KIND_WORDS: Record<LedgerKind, string> = {
-  received: 'came in',
-  cut: 'cut up',
-  used: 'used',
-  lost: 'lost',
-  corrected: 'counted',
-};
 
 /** Lines shown at once; the newest matter. */
 const SHOWN = 200;
@@ -75,7 +67,7 @@ export default function LedgerScreen() {
               <tr key={l.id}>
                 <td className="figures">{l.at.slice(0, 16).replace('T', ' ')}</td>
                 <td>{l.label}</td>
-                <td>{KIND_WORDS[l.kind]}</td>
+                <td>{LEDGER_KINDS[l.kind]}</td>
                 <td className="number figures">
                   {l.amount > 0 ? '+' : '−'}
                   {Number(Math.abs(l.amount).toFixed(3))}

@@ -1,10 +1,11 @@
-import { type Certainty, type DustHazard, type Material, type MaterialField } from '@compas/core';
+import { CERTAINTIES, type Certainty, DUST_HAZARDS, type Material, type MaterialField } from '@compas/core';
 import { useQuery } from '@tanstack/react-query';
 import { Button, Checkbox, Input, InputNumber, Select } from 'antd';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { saveWorkshop, useChange, workshopQuery } from '../api/queries.js';
 import { Trouble } from '../ui/Trouble.js';
+import { choicesFrom, choicesOf } from '../ui/choices.js';
 
 const NUMBERS: [MaterialField, string, number, number][] = [
   ['density', 'Density at 12 %, g/cm³', 0.05, 3],
@@ -21,13 +22,6 @@ const TEXTS: [MaterialField, string][] = [
   ['drilling', 'Drilling'],
   ['uses', 'Used for'],
 ];
-const HAZARDS: { value: DustHazard; label: string }[] = [
-  { value: 'usual', label: 'usual' },
-  { value: 'irritant', label: 'irritates' },
-  { value: 'sensitiser', label: 'sensitises' },
-];
-const CERTAINTIES: Certainty[] = ['measured', 'from the supplier', 'typical, unchecked'];
-
 /** A value that this workshop knows better, or a material it adds; each change says where it is from. */
 export function MaterialForm({ material, onDone }: { material: Material; onDone: () => void }) {
   const workshop = useQuery(workshopQuery);
@@ -108,7 +102,7 @@ export function MaterialForm({ material, onDone }: { material: Material; onDone:
               aria-label={field === 'dust' ? 'Dust' : 'On the skin'}
               value={now[field]}
               onChange={(v) => set(field, v)}
-              options={HAZARDS}
+              options={choicesOf(DUST_HAZARDS)}
               style={{ width: 140 }}
             />
           </label>
@@ -134,7 +128,7 @@ export function MaterialForm({ material, onDone }: { material: Material; onDone:
             aria-label="How sure"
             value={certainty}
             onChange={setCertainty}
-            options={CERTAINTIES.map((c) => ({ value: c, label: c }))}
+            options={choicesFrom(CERTAINTIES)}
             style={{ width: 170 }}
           />
         </label>

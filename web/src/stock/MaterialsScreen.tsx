@@ -1,4 +1,4 @@
-import { MATERIALS, provenanceOf, type Material, type MaterialField } from '@compas/core';
+import { DUST_HAZARDS, type Material, type MaterialField, MATERIALS, provenanceOf } from '@compas/core';
 import { Button, Input, Select } from 'antd';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -7,7 +7,6 @@ import { workshopQuery } from '../api/queries.js';
 import { MaterialForm } from './MaterialForm.js';
 import { useShopHabits } from './useShopHabits.js';
 
-const HAZARD = { usual: 'usual', irritant: 'irritates', sensitiser: 'sensitises' };
 const known = (value: number | null, digits = 0): string =>
   value === null ? 'unknown' : value.toFixed(digits);
 
@@ -81,7 +80,7 @@ export default function MaterialsScreen() {
                     : `${known(m.shrinkRadial, 1)}, ${known(m.shrinkTangential, 1)}`}
                 </td>
                 <td className="number figures">{known(m.hardness)}</td>
-                <td>{HAZARD[m.dust]}</td>
+                <td>{DUST_HAZARDS[m.dust]}</td>
               </tr>
             ))}
           </tbody>
@@ -132,8 +131,8 @@ const FIELDS: [MaterialField, string, (m: Material) => string][] = [
   ['hardness', 'Hardness', (m) => (m.hardness === null ? '' : `${m.hardness} N`)],
   ['grain', 'Grain', (m) => m.grain],
   ['oily', 'Oily', (m) => (m.oily ? 'yes: wipe with solvent before glue and finish' : 'no')],
-  ['dust', 'Dust', (m) => HAZARD[m.dust]],
-  ['skin', 'On the skin', (m) => HAZARD[m.skin]],
+  ['dust', 'Dust', (m) => DUST_HAZARDS[m.dust]],
+  ['skin', 'On the skin', (m) => DUST_HAZARDS[m.skin]],
   ['tool', 'Usual tool', (m) => m.tool],
   ['startGrit', 'First grit', (m) => `P${m.startGrit}`],
   ['sandingAllowance', 'Sanding takes off', (m) => `${m.sandingAllowance} mm`],

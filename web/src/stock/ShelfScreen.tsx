@@ -1,4 +1,4 @@
-import type { StockItem } from '@compas/core';
+import { keysOf, STOCK_KINDS, type StockItem } from '@compas/core';
 import { useQuery } from '@tanstack/react-query';
 import { Button, Checkbox } from 'antd';
 import { useState } from 'react';
@@ -11,10 +11,8 @@ import { ItemForm } from './ItemForm.js';
 import { ItemPanel } from './ItemPanel.js';
 import { StockImport } from './StockImport.js';
 import { StockPicture } from './StockPicture.js';
-import { amountWords, formOf, KIND_WORDS, materialName, sizesOf, unitOf } from './stockWords.js';
+import { amountWords, formOf, materialName, sizesOf, unitOf } from './stockWords.js';
 import { useShopHabits, type ShopHabits } from './useShopHabits.js';
-
-const KINDS: StockItem['kind'][] = ['board', 'square', 'rod', 'blank', 'log', 'tip', 'consumable'];
 
 /** What lies on the shelves, to scale; the piece that is chosen opens at the right. */
 export default function ShelfScreen() {
@@ -49,7 +47,7 @@ export default function ShelfScreen() {
             to cut from which.
           </p>
         )}
-        {KINDS.map((kind) => (
+        {keysOf(STOCK_KINDS).map((kind) => (
           <Group
             key={kind}
             kind={kind}
@@ -94,7 +92,7 @@ function Group({ kind, held, habits, chosen, choose }: GroupProps) {
   const longest = Math.max(1, ...held.map((h) => ('length' in h.item ? h.item.length.mm : 0)));
   return (
     <section>
-      <h2>{KIND_WORDS[kind].many}</h2>
+      <h2>{STOCK_KINDS[kind].many}</h2>
       <ul className="stock-rows">
         {held.map((h) => (
           <li key={h.item.id}>

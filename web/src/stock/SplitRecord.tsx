@@ -1,4 +1,4 @@
-import { DRYING_SCHOOLS, type BilletWish, type DryingSchool, type LogWay } from '@compas/core';
+import { type BilletWish, DRYING_SCHOOLS, type DryingSchool, keysOf, type LogWay } from '@compas/core';
 import { Button, Checkbox, InputNumber, Select } from 'antd';
 import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -75,7 +75,7 @@ export function SplitRecord({ held, wish, way, moisture, target, habits }: Split
                 aria-label="How they dry"
                 value={school}
                 onChange={setSchool}
-                options={DRYING_SCHOOLS.map((s) => ({ value: s.id, label: s.name }))}
+                options={keysOf(DRYING_SCHOOLS).map((s) => ({ value: s, label: DRYING_SCHOOLS[s].name }))}
                 style={{ width: 220 }}
               />
             </label>

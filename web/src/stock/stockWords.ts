@@ -32,16 +32,6 @@ export const formOf = (item: StockItem | NewStockItem): string =>
         ? 'thick end, thin end, length '
         : '';
 
-export const KIND_WORDS: Record<StockItem['kind'], { one: string; many: string }> = {
-  board: { one: 'board', many: 'Boards' },
-  square: { one: 'square', many: 'Squares' },
-  rod: { one: 'rod', many: 'Rods' },
-  tip: { one: 'roll or tip', many: 'Rolls and tips' },
-  log: { one: 'log', many: 'Logs' },
-  blank: { one: 'blank', many: 'Blanks' },
-  consumable: { one: 'consumable', many: 'Abrasive, finish, glue' },
-};
-
 export const unitOf = (item: StockItem): string => (item.kind === 'consumable' ? item.unit : 'pieces');
 
 export const amountWords = (amount: number, unit: string): string =>

@@ -1,4 +1,11 @@
-import { dimensionOf, type DimensionKey, type ElementSpan, type Outline } from '@compas/core';
+import {
+  dimensionOf,
+  nameOf,
+  peaksOf,
+  type DimensionKey,
+  type ElementSpan,
+  type Outline,
+} from '@compas/core';
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { STEP, snapped } from '../ui/lengthStep.js';
 import { useUnits } from '../ui/units.js';
@@ -121,12 +128,19 @@ function handlesOf(outline: Outline): Handle[] {
         },
       ]
     : [];
-  return [...start, ...outline.spans.flatMap(ofSpan)];
+  return [...start, ...outline.spans.flatMap((span) => ofSpan(outline, span))];
 }
 
-function ofSpan(span: ElementSpan): Handle[] {
+/** Dimensions whose handle stands at a highest or lowest place inside the element. */
+const PEAKS = [
+  ['crown', 'crest'],
+  ['diameter', 'crest'],
+  ['bottom', 'bottom'],
+] as const;
+
+function ofSpan(outline: Outline, span: ElementSpan): Handle[] {
   const { element, x0, x1, endDiameter } = span;
-  const name = element.name ?? element.kind;
+  const name = nameOf(element);
   const held = (key: DimensionKey) => element.held?.includes(key) === true;
   const value = (key: DimensionKey) => (held(key) ? undefined : dimensionOf(element, key)?.mm);
   const along = value('length') !== undefined && !element.takesUp ? ('length' as const) : null;
@@ -143,23 +157,20 @@ function ofSpan(span: ElementSpan): Handle[] {
       diameter: endDiameter,
       label: `End of ${name}`,
     });
-  for (const key of ['crown', 'bottom', 'diameter'] as const) {
+  const peaks = peaksOf(outline, span);
+  for (const [key, is] of PEAKS) {
     const mm = value(key);
     if (mm !== undefined)
       handles.push({
         ...base,
         along: null,
         key: `${element.id}.${key}`,
-        x: key === 'diameter' ? crestOf(span, mm) : (x0 + x1) / 2,
+        x: peaks.find((p) => p.is === is)?.x ?? (x0 + x1) / 2,
         r: mm / 2,
         across: key,
         diameter: mm,
-        label: `${key === 'bottom' ? 'Bottom' : 'Crown'} of ${name}`,
+        label: `${is === 'bottom' ? 'Bottom' : 'Crown'} of ${name}`,
       });
   }
   return handles;
 }
-
-/** Middle of a ball between its necks. */
-const crestOf = ({ x0, startDiameter }: ElementSpan, diameter: number): number =>
-  x0 + Math.sqrt(Math.max(0, diameter ** 2 - startDiameter ** 2)) / 2;

@@ -1,4 +1,4 @@
-import { assembled, outlineOf, type PatternBody, type PlacedPart } from '@compas/core';
+import { assembled, outlineOf, widestOf, type PatternBody, type PlacedPart } from '@compas/core';
 import { useMaterials } from '../ui/useMaterials.js';
 import { frameFor, type Frame } from './frame.js';
 import { wholePath } from './paths.js';
@@ -12,9 +12,7 @@ export function Silhouette({ body, scale, name }: { body: PatternBody; scale: nu
   const materials = useMaterials();
   const joined = assembled(body).filter((p) => p.joined);
   const drawn = joined.map((placed) => ({ placed, outline: outlineOf(placed.part.turnings[0]) }));
-  const radius =
-    Math.max(2, ...drawn.flatMap((d) => d.outline.segments.flatMap((s) => [s.r0, s.r1, crestOf(s)]))) +
-    EDGE / scale;
+  const radius = Math.max(2, ...drawn.map((d) => widestOf(d.outline).diameter / 2)) + EDGE / scale;
   const from = Math.min(...joined.map((p) => endsOf(p)[0]));
   const to = Math.max(...joined.map((p) => endsOf(p)[1]));
   const axis = radius * scale;
@@ -37,21 +35,6 @@ export function Silhouette({ body, scale, name }: { body: PatternBody; scale: nu
 
 const endsOf = ({ x, turned, length }: PlacedPart): [number, number] =>
   turned ? [x - length, x] : [x, x + length];
-
-/** Height of an arc's middle: no lower than its crest by more than the line is wide. */
-const crestOf = ({
-  r0,
-  r1,
-  bulge,
-  x0,
-  x1,
-}: {
-  r0: number;
-  r1: number;
-  bulge: number;
-  x0: number;
-  x1: number;
-}) => (r0 + r1) / 2 + (Math.max(0, bulge) * Math.hypot(x1 - x0, r1 - r0)) / 2;
 
 /** Standing on its reference end: far positions are at the top. */
 function frameOf({ x, turned, length }: PlacedPart, to: number, scale: number, axis: number): Frame {

@@ -1,7 +1,18 @@
-import { outlineOf, pointAt, radiusAt, type Bore, type Outline, type Part, type Turning } from '@compas/core';
+import {
+  outlineOf,
+  pointsAlong,
+  radiusAt,
+  type Bore,
+  type Outline,
+  type Part,
+  type Turning,
+} from '@compas/core';
 import { useId } from 'react';
 import { useFrame } from './frame.js';
 import { edgePath } from './paths.js';
+
+/** How far a drawn chord may stray from its arc, mm. */
+const CHORD = 0.02;
 
 /** Crossed lines over a square left in the blank: its face is flat. */
 export function SquareLayer({ outline }: { outline: Outline }) {
@@ -22,7 +33,7 @@ export function SquareLayer({ outline }: { outline: Outline }) {
           .map((c) => (
             <path
               key={c.x0}
-              d={`M${Array.from({ length: 9 }, (_, i) => pointAt(c, i / 8))
+              d={`M${pointsAlong({ segments: [c] }, CHORD)
                 .map(({ x, r }) => {
                   // the corner's round seen on the face: half the width where the circle meets the flats
                   const half = Math.sqrt(Math.max(0, r * r - (square.side / 2) ** 2));
@@ -117,12 +128,7 @@ export function AxesLayer({ turnings }: { turnings: readonly Turning[] }) {
       return `${frame.at(along)},${frame.up(shift + x * Math.sin(tilt) + r * Math.cos(tilt))}`;
     };
     const edge = (side: 1 | -1) =>
-      outline.segments
-        .flatMap((s) =>
-          Array.from({ length: s.bulge === 0 ? 2 : 17 }, (_, i, n = s.bulge === 0 ? 1 : 16) =>
-            pointAt(s, i / n),
-          ),
-        )
+      pointsAlong(outline, CHORD)
         .map(({ x, r }) => place(x, side * r))
         .join(' L');
     return (

@@ -1,7 +1,15 @@
-import { DRILL_MOMENTS, type Allowances, type Workshop } from '@compas/core';
+import {
+  type Allowances,
+  BATCHING_SCHOOLS,
+  DRILL_MOMENTS,
+  SPEED_SCHOOLS,
+  UNITS,
+  type Workshop,
+} from '@compas/core';
 import { Button, Input, InputNumber, Select, TimePicker } from 'antd';
 import dayjs from 'dayjs';
 import { LengthInput } from '../ui/LengthInput.js';
+import { choicesOf } from '../ui/choices.js';
 
 interface SectionProps {
   workshop: Workshop;
@@ -32,11 +40,7 @@ export function HabitsSection({ workshop, onChange }: SectionProps) {
             value={workshop.units}
             style={{ width: 180 }}
             onChange={(units) => onChange({ ...workshop, units })}
-            options={[
-              { value: 'mm', label: 'millimetres' },
-              { value: 'inch', label: 'inch fractions' },
-              { value: 'decimal-inch', label: 'decimal inches' },
-            ]}
+            options={choicesOf(UNITS)}
           />
         </label>
         <label>
@@ -46,10 +50,7 @@ export function HabitsSection({ workshop, onChange }: SectionProps) {
             value={schools.speed}
             style={{ width: 200 }}
             onChange={(speed) => onChange({ ...workshop, schools: { ...schools, speed } })}
-            options={[
-              { value: 'rpm-diameter', label: 'rpm × diameter' },
-              { value: 'surface-speed', label: 'surface speed' },
-            ]}
+            options={choicesOf(SPEED_SCHOOLS)}
           />
         </label>
         <label>
@@ -59,10 +60,7 @@ export function HabitsSection({ workshop, onChange }: SectionProps) {
             value={schools.batching}
             style={{ width: 180 }}
             onChange={(batching) => onChange({ ...workshop, schools: { ...schools, batching } })}
-            options={[
-              { value: 'by-operation', label: 'by operation' },
-              { value: 'by-piece', label: 'piece by piece' },
-            ]}
+            options={choicesOf(BATCHING_SCHOOLS)}
           />
         </label>
         <label>

@@ -1,10 +1,11 @@
 import {
+  type Dimension,
   freshKit,
+  GLUE_KINDS,
+  type Kit,
   KIT_KIND_LIST,
   KIT_KINDS,
   kitFit,
-  type Dimension,
-  type Kit,
   type KitKind,
   type KitLength,
   type KitWord,
@@ -19,6 +20,7 @@ import { Length } from '../ui/Length.js';
 import { LengthInput } from '../ui/LengthInput.js';
 import { Trouble } from '../ui/Trouble.js';
 import { KitAsks } from './KitAsks.js';
+import { choicesFrom } from '../ui/choices.js';
 
 /** The kit list: hardware of the workshop's own kinds, measured with a calliper. */
 export function KitsSection({ workshop }: { workshop: Workshop }) {
@@ -227,10 +229,7 @@ function KitForm({ id, first, workshop, onDone }: KitFormProps) {
               value={kit.glue}
               style={{ width: 150 }}
               onChange={(glue) => set('glue', glue)}
-              options={['epoxy', 'cyanoacrylate', 'wood glue', 'foaming'].map((g) => ({
-                value: g,
-                label: g,
-              }))}
+              options={choicesFrom(GLUE_KINDS)}
             />
           </label>
         )}

@@ -1,6 +1,7 @@
-import type { Drive, Workshop } from '@compas/core';
+import { type Drive, DRIVE_KINDS, type Workshop } from '@compas/core';
 import { Button, Input, InputNumber, Select } from 'antd';
 import { LengthInput } from '../ui/LengthInput.js';
+import { choicesOf } from '../ui/choices.js';
 
 interface SectionProps {
   workshop: Workshop;
@@ -36,11 +37,7 @@ export function LatheSection({ workshop, onChange }: SectionProps) {
             value={lathe.drive.kind}
             style={{ width: 220 }}
             onChange={(kind) => set({ drive: FRESH_DRIVE[kind] })}
-            options={[
-              { value: 'pulleys', label: 'motor with belt steps' },
-              { value: 'range', label: 'motor, any speed in a range' },
-              { value: 'treadle', label: 'treadle or pole' },
-            ]}
+            options={choicesOf(DRIVE_KINDS)}
           />
         </label>
         <DriveFields drive={lathe.drive} onChange={(drive) => set({ drive })} />

@@ -1,6 +1,6 @@
 import { formatLength } from '../../measure/index.js';
 import type { Layout, Mark } from '../../layout/index.js';
-import { radiusAt, type Outline } from '../../pattern/index.js';
+import { pointsAlong, radiiAt, widestOf, type Outline } from '../../pattern/index.js';
 import { MARGIN, type Ink, type Page, type PrintPaper } from '../page.js';
 import { longSheet, roomOn, TOP, type Placed } from './longSheet.js';
 
@@ -57,7 +57,7 @@ const ROW = 8.6;
 /** A strip with a notch at each mark, labels below in rows, the half profile standing on it. */
 function flat({ outline, layout, paper }: StickWish): Form {
   const y = TOP + HIGHEST;
-  const clipped = Math.max(0, ...outline.segments.flatMap((s) => [s.r0, s.r1])) > HIGHEST;
+  const clipped = widestOf(outline).diameter / 2 > HIGHEST;
   const rows = labelRows(layout.marks);
   const deepest = Math.max(0, ...rows) + 1;
   const room = roomOn(paper) - HIGHEST - STICK_HEIGHT - 6;
@@ -115,9 +115,12 @@ function flatMark(mark: Mark, x: number, y: number, row: number): Ink[] {
   ];
 }
 
+/** What the roughed cylinder is thicker than the finished piece at its widest, mm. */
+const ROUGHED = 1;
+
 /** A strip as wide as the work is round: its lines run all the way round the roughed cylinder. */
 function wrapped({ outline, layout, paper }: StickWish): Form {
-  const across = 2 * Math.max(1, ...outline.segments.flatMap((s) => [s.r0, s.r1])) + 1;
+  const across = Math.max(2, widestOf(outline).diameter) + ROUGHED;
   const round = Math.PI * across;
   const height = Math.min(round, roomOn(paper) - 4);
   const whole = height >= round - 1e-9;
@@ -149,7 +152,7 @@ const CARD = 18;
 
 /** A card whose edge is the half profile: held against the work it touches everywhere at once. */
 function cutOut({ outline, layout, paper }: StickWish): Form {
-  const widest = Math.max(0, ...outline.segments.flatMap((s) => [s.r0, s.r1]));
+  const widest = widestOf(outline).diameter / 2;
   const axis = TOP + widest + CARD;
   const tall = widest + CARD + 5 + Math.ceil(layout.marks.length / LEGEND_COLUMNS) * LEGEND_LINE;
   const fits = tall <= roomOn(paper);
@@ -211,19 +214,17 @@ const legend = (marks: readonly Mark[], y: number): Ink[] =>
   }));
 
 /** How far a chord of the drawn profile may stray, mm. */
-const PER_MILLIMETRE = 4;
+const CHORD = 0.01;
 
+/** The edge between the ends of a sheet; a shoulder is two points at one place. */
 function profilePoints(outline: Outline, { from, to, xOf }: Placed): [number, number][] {
-  const steps = Math.max(2, Math.ceil((to - from) * PER_MILLIMETRE));
-  const between = Array.from({ length: steps + 1 }, (_, i) => from + ((to - from) * i) / steps);
-  const inside = outline.segments.filter((s) => s.x0 > from && s.x0 < to);
-  const points = between.map((x): [number, number] => [x, radiusAt(outline, x)]);
-  // a shoulder is two radii at one place: both belong to the edge, in their order
-  const jumps = inside.flatMap((s): [number, number][] => [
-    [s.x0 - 1e-7, radiusAt(outline, s.x0 - 1e-7)],
-    [s.x0 + 1e-7, radiusAt(outline, s.x0 + 1e-7)],
-  ]);
-  return [...points, ...jumps].sort((a, b) => a[0] - b[0]).map(([x, r]) => [xOf(x), r]);
+  const inside = pointsAlong(outline, CHORD).filter(({ x }) => x > from && x < to);
+  const points = [
+    { x: from, r: radiiAt(outline, from).after },
+    ...inside,
+    { x: to, r: radiiAt(outline, to).before },
+  ];
+  return points.map(({ x, r }) => [xOf(x), r]);
 }
 
 function label(mark: Mark, x: number, y: number): Ink[] {

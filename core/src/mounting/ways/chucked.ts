@@ -1,5 +1,5 @@
 import { len } from '../../measure/index.js';
-import { extremes } from '../../pattern/index.js';
+import { widestOf } from '../../pattern/index.js';
 import type { Chuck, Fixture, Jaws, Workshop } from '../../workshop/index.js';
 import {
   awayFromHole,
@@ -7,7 +7,6 @@ import {
   fitsOf,
   liveCentre,
   plainMount,
-  widestOf,
   type MountWish,
   type WayOfHolding,
 } from '../mount.js';
@@ -19,7 +18,7 @@ const LEAST_TENON = 4;
 
 /** A tenon sized to the jaws' best grip, so that they are just open, and short of their bottom. */
 export const inChuck: WayOfHolding = (wish, workshop) => {
-  const found = bestJaws(widestOf(wish), workshop.chucks);
+  const found = bestJaws(widestOf(wish.outline).diameter, workshop.chucks);
   const live = liveCentre(workshop);
   const drilled = drilledEnd(wish);
   const tenonLength = found ? Math.max(LEAST_TENON, found.jaws.depth - SHORT_OF_BOTTOM) : 0;
@@ -139,7 +138,7 @@ function straightEnds({ outline }: MountWish): { end: 'reference' | 'far'; diame
 /** How its other end is held when the tenon is gone: what the shop owns, best first. */
 export function reversedIn(wish: MountWish, workshop: Workshop): string {
   const own = (kind: Fixture['kind']) => workshop.fixtures?.find((f) => f.kind === kind);
-  const { largest } = extremes(wish.outline, 0, wish.outline.length);
+  const largest = widestOf(wish.outline);
   const jaws = own('wooden jaws');
   if (jaws) return `Turn it round in ${jaws.name}, re-cut to ${len(largest.diameter)} where it is widest.`;
   const jam = own('jam chuck');

@@ -1,5 +1,6 @@
 import { len } from '../../measure/index.js';
-import { fitsOf, liveCentre, plainMount, widestOf, type WayOfHolding } from '../mount.js';
+import { widestOf } from '../../pattern/index.js';
+import { fitsOf, liveCentre, plainMount, type WayOfHolding } from '../mount.js';
 import { reversedIn } from './chucked.js';
 
 /** Longer than this against its width a piece on a screw or a plate is levered off. */
@@ -8,7 +9,7 @@ const FLAT = 0.6;
 
 /** A screw into the waste of a squat piece. */
 export const onScrew: WayOfHolding = (wish, workshop) => {
-  const widest = widestOf(wish);
+  const widest = widestOf(wish.outline).diameter;
   const screw = workshop.fixtures?.find((f) => f.kind === 'screw');
   if (!screw || wish.outline.length > SQUAT * widest || wish.material?.class === 'resin') return [];
   const slim = wish.outline.length > widest;
@@ -31,7 +32,7 @@ export const onScrew: WayOfHolding = (wish, workshop) => {
 
 /** Double-sided tape under a flat face: nothing enters it. */
 export const onTapePlate: WayOfHolding = (wish, workshop) => {
-  const widest = widestOf(wish);
+  const widest = widestOf(wish.outline).diameter;
   const plate = workshop.fixtures?.find((f) => f.kind === 'tape plate');
   if (!plate || wish.outline.length > FLAT * widest) return [];
   const face = Math.min(plate.diameter, widest);
@@ -54,7 +55,7 @@ export const onTapePlate: WayOfHolding = (wish, workshop) => {
 export const inCups: WayOfHolding = (wish, workshop) => {
   if (wish.kind !== 'ball') return [];
   const cups = (workshop.fixtures ?? []).filter((f) => f.kind === 'cup');
-  const widest = widestOf(wish);
+  const widest = widestOf(wish.outline).diameter;
   const fitting = cups.filter((c) => c.diameter > widest / 2 && c.diameter < widest);
   const mount = plainMount({
     kind: 'cups',

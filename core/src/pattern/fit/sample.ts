@@ -9,7 +9,8 @@ export interface SamplePoint {
 }
 
 /** How a sample was measured. */
-export type SampledBy = 'stations' | 'trace' | 'photo';
+export const SAMPLED_BY = ['stations', 'trace', 'photo'] as const;
+export type SampledBy = (typeof SAMPLED_BY)[number];
 
 /** The limits of what is taken in. */
 export const MOST_SAMPLE_POINTS = 20_000;

@@ -1,5 +1,5 @@
 import type { Figure } from '../../measure/index.js';
-import type { CutInput } from './cutInput.js';
+import { SAW_ORDERS, type CutInput } from './cutInput.js';
 import type { CutPlan } from './study.js';
 
 /** The figures that decide about a cutting plan, each with its working. */
@@ -48,7 +48,7 @@ function boundFigure(plan: CutPlan, unit: CostUnit): Figure[] {
           ? 'Every mix of blanks that a piece of stock can give was listed, and the cheapest choice of them found by integer programming; or the plan costs no more than the bound of the relaxation.'
           : 'The linear relaxation of choosing whole ways of cutting, by column generation: no plan in this order of sawing lies below it.',
         source: 'Gilmore and Gomory, 1961 and 1965',
-        school: plan.order === 'rip-first' ? 'rip first' : 'crosscut first',
+        school: SAW_ORDERS[plan.order],
         inputs: [
           { label: 'this plan', value: plan.cost, unit },
           {

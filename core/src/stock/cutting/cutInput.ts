@@ -33,7 +33,8 @@ export interface CutStock {
 }
 
 /** What is sawn first: strips along the board, or pieces across it. */
-export type SawOrder = 'rip-first' | 'crosscut-first';
+export const SAW_ORDERS = { 'rip-first': 'rip first', 'crosscut-first': 'crosscut first' } as const;
+export type SawOrder = keyof typeof SAW_ORDERS;
 
 export interface CutInput {
   demand: CutDemand[];

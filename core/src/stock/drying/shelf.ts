@@ -2,25 +2,21 @@ import type { Finding } from '../../measure/index.js';
 import { dayAfter, moistureOn, type DryingForecast } from './dryingCurve.js';
 
 /** How wet wood is dealt with: finished green and left to move, detailed half dry, or dried and re-turned. */
-export type DryingSchool = 'green' | 'half-dry' | 'dry';
-
-export const DRYING_SCHOOLS: { id: DryingSchool; name: string; words: string }[] = [
-  {
-    id: 'green',
+export const DRYING_SCHOOLS = {
+  green: {
     name: 'Finish green, then rest',
     words: 'Turned to size while wet, walls even; it becomes oval and may stay so.',
   },
-  {
-    id: 'half-dry',
+  'half-dry': {
     name: 'Half dry',
     words: 'Shaped green, detailed at about a fifth of moisture, rested, then finished.',
   },
-  {
-    id: 'dry',
+  dry: {
     name: 'Dry fully and re-turn',
     words: 'Roughed oversize, dried to the end, turned again to round.',
   },
-];
+} as const;
+export type DryingSchool = keyof typeof DRYING_SCHOOLS;
 
 /** Wetter than this it is cut green; at half dry it still cuts sweetly but moves little more, %. */
 const GREEN = 25;

@@ -1,5 +1,21 @@
 /** Why an amount changed. */
-export type LedgerKind = 'received' | 'cut' | 'used' | 'lost' | 'corrected';
+export const LEDGER_KINDS = {
+  received: 'came in',
+  cut: 'cut up',
+  used: 'used',
+  lost: 'lost',
+  corrected: 'counted',
+} as const;
+export type LedgerKind = keyof typeof LEDGER_KINDS;
+
+/** What is booked by hand, and how that is said of the item. */
+export const HAND_MOVES = {
+  used: 'was used',
+  received: 'came in, at the same price',
+  lost: 'is lost or spoilt',
+  corrected: 'is there, as counted',
+} as const satisfies Partial<Record<LedgerKind, string>>;
+export type HandMove = keyof typeof HAND_MOVES;
 
 /** One line of the ledger: what came or went, and its cost, minor units. Never changed, only added. */
 export interface LedgerEntry {

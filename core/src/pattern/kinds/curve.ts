@@ -1,10 +1,109 @@
-import { len } from '../measure/index.js';
-import { arcFrom, circleOf, type Segment } from './arc.js';
-import type { ElementOf } from './element.js';
-import { fairCurve } from './fairCurve.js';
-import { cannot, line, SLACK, type Shape } from './shape.js';
+import { dim, len } from '../../measure/index.js';
+import { arcFrom, circleOf, type Segment } from '../arc.js';
+import type { Element, ElementOf } from '../element.js';
+import { fairCurve } from '../fairCurve.js';
+import { cannot, line, SLACK, type Shape } from '../shape.js';
+import type { KindRow } from './kindRow.js';
+import { downhill, endsSwapped } from './straight.js';
 
-export function arc(element: ElementOf<'arc'>, x: number, r: number): Shape {
+const sameArc = (first: ElementOf<'arc'>, second: Element): boolean =>
+  second.kind === 'arc' && first.side === second.side && Math.abs(first.radius.mm - second.radius.mm) < 0.01;
+
+export const arc: KindRow<'arc'> = {
+  words: 'curve by radius',
+  fields: {
+    length: { is: 'dimension' },
+    endDiameter: { is: 'dimension' },
+    radius: { is: 'dimension' },
+    side: { is: 'choice', label: 'side', words: { out: 'bulges out', in: 'is hollow' } },
+  },
+  fresh: (id, d) => ({
+    kind: 'arc',
+    id,
+    length: dim(20),
+    endDiameter: dim(d * 0.6),
+    radius: dim(40),
+    side: 'out',
+  }),
+  shape: arcShape,
+  mirrored: endsSwapped,
+  sized: ['crest', 'bottom'],
+  piece: (element, { length, endDiameter }) => ({
+    ...element,
+    length: dim(length),
+    endDiameter: dim(endDiameter),
+  }),
+  joins: sameArc,
+  joined: (element, { length, endDiameter }) => ({
+    ...element,
+    length: dim(length),
+    endDiameter: dim(endDiameter),
+  }),
+  tools: ['skew', 'spindle gouge', 'scraper'],
+  cut: (_, name, standing) => downhill(name, standing),
+};
+
+export const ogee: KindRow<'ogee'> = {
+  words: 'ogee',
+  fields: {
+    length: { is: 'dimension' },
+    endDiameter: { is: 'dimension' },
+    turn: { is: 'dimension', usual: 10 },
+    side: { is: 'choice', label: 'order', words: { out: 'round first', in: 'hollow first' } },
+  },
+  fresh: (id, d) => ({ kind: 'ogee', id, length: dim(20), endDiameter: dim(d * 0.6), side: 'out' }),
+  shape: ogeeShape,
+  mirrored: (element, standing) => ({
+    ...endsSwapped(element, standing),
+    ...(element.turn ? { turn: dim(element.length.mm - element.turn.mm) } : {}),
+    side: element.side === 'out' ? 'in' : 'out',
+  }),
+  sized: ['crest', 'bottom'],
+  tools: ['spindle gouge', 'skew', 'scraper'],
+  cut: (_, name, standing) => downhill(name, standing),
+};
+
+export const fillet: KindRow<'fillet'> = {
+  words: 'easing hollow',
+  fields: { length: { is: 'dimension' }, endDiameter: { is: 'dimension' } },
+  fresh: (id, d) => ({
+    kind: 'fillet',
+    id,
+    length: dim(Math.max(4, d * 0.2)),
+    endDiameter: dim(d * 0.7),
+  }),
+  shape: filletShape,
+  mirrored: endsSwapped,
+  sized: [],
+  tools: ['spindle gouge', 'scraper'],
+  cut: (_, name, standing) => downhill(name, standing),
+};
+
+export const fair: KindRow<'fair'> = {
+  words: 'fair curve',
+  fields: {
+    length: { is: 'dimension' },
+    endDiameter: { is: 'dimension' },
+    points: { is: 'points', most: 100 },
+  },
+  fresh: (id, d) => ({
+    kind: 'fair',
+    id,
+    length: dim(40),
+    endDiameter: dim(d * 0.7),
+    points: [{ at: dim(16), diameter: dim(d * 1.15) }],
+  }),
+  shape: fairShape,
+  mirrored: (element, standing) => ({
+    ...endsSwapped(element, standing),
+    points: element.points.map((p) => ({ ...p, at: dim(standing.length - p.at.mm) })).reverse(),
+  }),
+  sized: ['crest', 'bottom'],
+  tools: ['skew', 'spindle gouge', 'scraper'],
+  cut: (_, name, standing) => downhill(name, standing),
+};
+
+function arcShape(element: ElementOf<'arc'>, x: number, r: number): Shape {
   const length = element.length.mm;
   const r1 = element.endDiameter.mm / 2;
   const drawn = line(element, x, r, length, r1);
@@ -41,7 +140,7 @@ function overhangs(segment: Segment): boolean {
  * leaves along the axis turns by 2θ, so its bulge is tan(θ/2) (tangent–chord angle); leaving square to
  * the axis it turns by 2(90° − θ) the other way.
  */
-export function ogee(element: ElementOf<'ogee'>, x: number, r: number): Shape {
+function ogeeShape(element: ElementOf<'ogee'>, x: number, r: number): Shape {
   const length = element.length.mm;
   const r1 = element.endDiameter.mm / 2;
   const drawn = line(element, x, r, length, r1);
@@ -69,7 +168,7 @@ export function ogee(element: ElementOf<'ogee'>, x: number, r: number): Shape {
 }
 
 /** Hollow that ends along the axis at its thinner side: radius (l² + h²)/2h. */
-export function fillet(element: ElementOf<'fillet'>, x: number, r: number): Shape {
+function filletShape(element: ElementOf<'fillet'>, x: number, r: number): Shape {
   const length = element.length.mm;
   const r1 = element.endDiameter.mm / 2;
   const drawn = line(element, x, r, length, r1);
@@ -84,7 +183,7 @@ export function fillet(element: ElementOf<'fillet'>, x: number, r: number): Shap
   return { segments: [arcFrom(element.id, x, r, x + length, r1, radius, 'in')] };
 }
 
-export function fair(element: ElementOf<'fair'>, x: number, r: number): Shape {
+function fairShape(element: ElementOf<'fair'>, x: number, r: number): Shape {
   const length = element.length.mm;
   const r1 = element.endDiameter.mm / 2;
   const points = element.points.map((p) => ({ x: x + p.at.mm, r: p.diameter.mm / 2 }));

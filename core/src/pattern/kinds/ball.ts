@@ -1,13 +1,73 @@
-import { len } from '../measure/index.js';
-import { arcFrom, type Segment } from './arc.js';
-import type { ElementOf } from './element.js';
-import { cannot, line, SLACK, type Shape } from './shape.js';
+import { dim, len } from '../../measure/index.js';
+import { arcFrom, type Segment } from '../arc.js';
+import type { ElementOf } from '../element.js';
+import { cannot, line, SLACK, type Shape } from '../shape.js';
+import { ellipse } from './ellipse.js';
+import type { KindRow } from './kindRow.js';
+import { endsSwapped } from './straight.js';
+
+/** A ball is rounded from its middle towards both sides, and sized where it is thickest. */
+const rounded = {
+  sized: ['crest'],
+  tools: ['spindle gouge', 'skew', 'scraper'],
+  cut: (_: unknown, name: string) => `Round the ${name} from its middle towards both necks.`,
+} satisfies Partial<KindRow>;
+
+export const sphere: KindRow<'sphere'> = {
+  ...rounded,
+  words: 'ball',
+  fields: {
+    diameter: { is: 'dimension' },
+    endDiameter: { is: 'dimension' },
+    blend: { is: 'dimension', usual: 3 },
+  },
+  fresh: (id, d) => ({ kind: 'sphere', id, diameter: dim(d * 1.5), endDiameter: dim(0) }),
+  shape: sphereShape,
+  mirrored: endsSwapped,
+};
+
+export const balloon: KindRow<'balloon'> = {
+  ...rounded,
+  words: 'ball into a cone',
+  fields: {
+    length: { is: 'dimension' },
+    diameter: { is: 'dimension' },
+    endDiameter: { is: 'dimension' },
+    ball: { is: 'choice', label: 'order', words: { first: 'ball first', last: 'cone first' } },
+  },
+  fresh: (id, d) => ({
+    kind: 'balloon',
+    id,
+    length: dim(d * 3),
+    diameter: dim(d * 1.5),
+    endDiameter: dim(d * 0.4),
+    ball: 'first',
+  }),
+  shape: balloonShape,
+  mirrored: (element, standing) => ({
+    ...endsSwapped(element, standing),
+    ball: element.ball === 'first' ? 'last' : 'first',
+  }),
+};
+
+export const oval: KindRow<'oval'> = {
+  ...rounded,
+  words: 'oval',
+  fields: {
+    longAxis: { is: 'dimension' },
+    diameter: { is: 'dimension', words: 'thickest diameter' },
+    endDiameter: { is: 'dimension' },
+  },
+  fresh: (id, d) => ({ kind: 'oval', id, longAxis: dim(d * 2), diameter: dim(d * 1.3), endDiameter: dim(0) }),
+  shape: ovalShape,
+  mirrored: endsSwapped,
+};
 
 /**
  * Ball between two necks: each neck meets the ball √(R² − neck²) from its centre (Pythagoras). With a
  * blend of radius f the hollow's centre lies f above the neck and R + f from the ball's centre.
  */
-export function sphere(element: ElementOf<'sphere'>, x: number, r: number): Shape {
+function sphereShape(element: ElementOf<'sphere'>, x: number, r: number): Shape {
   const radius = element.diameter.mm / 2;
   const r1 = element.endDiameter.mm / 2;
   if (radius < Math.max(r, r1) - SLACK)
@@ -60,7 +120,7 @@ const hollow = (elementId: string, x0: number, r0: number, x1: number, r1: numbe
  * Ball that runs into a cone: the cone's side is the tangent from its thin end to the ball, which
  * touches where the radius is square to it.
  */
-export function balloon(element: ElementOf<'balloon'>, x: number, r: number): Shape {
+function balloonShape(element: ElementOf<'balloon'>, x: number, r: number): Shape {
   const radius = element.diameter.mm / 2;
   const length = element.length.mm;
   const r1 = element.endDiameter.mm / 2;
@@ -84,15 +144,31 @@ export function balloon(element: ElementOf<'balloon'>, x: number, r: number): Sh
   const touch = Math.acos(radius / distance) + Math.atan2(tip, away);
   const ball = ballArc(element.id, centre, radius, Math.atan2(neck, centre), touch);
   const cone: Segment = { elementId: element.id, x0: ball.x1, r0: ball.r1, x1: length, r1: tip, bulge: 0 };
-  const placed = ballFirst ? [ball, cone] : [cone, ball].map((s) => mirrored(s, length));
+  const placed = ballFirst ? [ball, cone] : [cone, ball].map((s) => turned(s, length));
   return { segments: placed.map((s) => ({ ...s, x0: s.x0 + x, x1: s.x1 + x })) };
 }
 
 /** A segment turned end for end within a length. */
-const mirrored = (s: Segment, length: number): Segment => ({
+const turned = (s: Segment, length: number): Segment => ({
   ...s,
   x0: length - s.x1,
   r0: s.r1,
   x1: length - s.x0,
   r1: s.r0,
 });
+
+/** Egg on its necks: each cuts the ellipse a·√(1 − (neck/b)²) from its middle. */
+function ovalShape(element: ElementOf<'oval'>, x: number, r: number): Shape {
+  const along = element.longAxis.mm / 2;
+  const across = element.diameter.mm / 2;
+  const r1 = element.endDiameter.mm / 2;
+  if (across < Math.max(r, r1) - SLACK)
+    return cannot(
+      line(element, x, r, 0, r1),
+      `An oval of ${len(2 * across)} across is thinner than its neck of ${len(2 * Math.max(r, r1))}.`,
+    );
+  const [first, last] = [r, r1].map((neck) => Math.asin(Math.min(1, neck / across)));
+  const middle = x + along * Math.cos(first ?? 0);
+  const segments = ellipse(element.id, { x: middle, r: 0, along, across }, first ?? 0, last ?? 0);
+  return { segments };
+}

@@ -1,24 +1,47 @@
-import { len } from '../measure/index.js';
-import { arcFrom, pointAt, type Segment } from './arc.js';
-import type { ElementOf } from './element.js';
-import { cannot, line, SLACK, step, straight, type Shape } from './shape.js';
-import { tenonDiameter } from './tenonFit.js';
+import { dim, len } from '../../measure/index.js';
+import { arcFrom, pointAt, type Segment } from '../arc.js';
+import type { ElementOf } from '../element.js';
+import { cannot, line, SLACK, step, straight, type Shape } from '../shape.js';
+import type { KindRow } from './kindRow.js';
+import { endsSwapped } from './straight.js';
 
-/** Step down to the peg's own diameter, then straight. */
-export function tenon(element: ElementOf<'tenon'>, x: number, r: number): Shape {
-  const r1 = tenonDiameter(element.hole.mm, element.fit) / 2;
-  const length = element.length.mm;
-  if (r1 <= SLACK)
-    return cannot(line(element, x, r, length, r), `No peg fits a hole of ${len(element.hole.mm)}.`);
-  return { segments: [...step(element, x, r, r1), straight(element, x, r1, length, r1)] };
-}
+export const square: KindRow<'square'> = {
+  words: 'square left',
+  fields: {
+    length: { is: 'dimension' },
+    across: { is: 'dimension' },
+    endDiameter: { is: 'dimension' },
+    roll: { is: 'dimension', usual: 12 },
+    shoulder: {
+      is: 'choice',
+      label: 'shoulders',
+      words: { square: 'square shoulders', rolled: 'rolled shoulders' },
+    },
+  },
+  fresh: (id, d) => ({
+    kind: 'square',
+    id,
+    length: dim(60),
+    across: dim(d * 1.2),
+    endDiameter: dim(d),
+    shoulder: 'square',
+  }),
+  shape: squareShape,
+  mirrored: endsSwapped,
+  sized: ['crest'],
+  tools: ['skew', 'parting tool'],
+  cut: ({ shoulder }, name) =>
+    shoulder === 'rolled'
+      ? `Leave the ${name} square; nick its ends with the long point and roll its shoulders.`
+      : `Leave the ${name} square; nick its ends with the long point and cut in square beside it.`,
+};
 
 /**
  * Square left in the blank. Seen from the side it is as high as half its side; its corners reach half
  * the diagonal and are what a rolled shoulder rounds: a quarter arc from the round beside it up to
  * the corners, which the flats cut off half-way.
  */
-export function square(element: ElementOf<'square'>, x: number, r: number): Shape {
+function squareShape(element: ElementOf<'square'>, x: number, r: number): Shape {
   const length = element.length.mm;
   const half = element.across.mm / 2;
   const corner = half * Math.SQRT2;

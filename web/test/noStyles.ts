@@ -1,0 +1,2 @@
+/** Stands in for style sheets, which a page without a browser does not draw. */
+export default {};

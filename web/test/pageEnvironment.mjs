@@ -1,0 +1,15 @@
+import { TestEnvironment } from 'jest-environment-jsdom';
+
+/** A page without a browser, with what browsers have and jsdom leaves out. */
+export default class PageEnvironment extends TestEnvironment {
+  constructor(config, context) {
+    super(config, context);
+    const { global } = this;
+    Object.assign(global, { structuredClone, TextEncoder, TextDecoder, fetch, Request, Response, Headers });
+    // of Node's own, a port that was never closed would keep the tests from ending
+    global.MessageChannel = class {
+      port1 = { onmessage: null, close: () => undefined };
+      port2 = { postMessage: () => setTimeout(() => this.port1.onmessage?.({}), 0), close: () => undefined };
+    };
+  }
+}
