@@ -67,7 +67,7 @@ export async function openDatabase({ data = DATA, name = 'compas', durable = tru
   return { env, stop: cluster.stop };
 }
 
-export const migrate = (env) => run('node', ['server/dist/database/migrate.js'], { env });
+export const migrate = (env) => run('node', ['server/dist/migrate.js'], { env });
 
 export const loadDemo = (env, reset = false) =>
   run('node', ['server/dist/demo/load.js', ...(reset ? ['--reset'] : [])], { env });

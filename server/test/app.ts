@@ -1,6 +1,6 @@
 import 'reflect-metadata';
 import { randomUUID } from 'node:crypto';
-import { STARTING_FORMS, type PatternBody } from '@compas/core';
+import { STARTING_FORMS, type PatternBody, type PlanSnapshot, type RunEvent } from '@compas/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { Test } from '@nestjs/testing';
 import request from 'supertest';
@@ -14,7 +14,8 @@ export async function openApp(): Promise<NestExpressApplication> {
   const module = await Test.createTestingModule({ imports: [AppModule.with(settings)] }).compile();
   const app = module.createNestApplication<NestExpressApplication>({ bodyParser: false, logger: ['error'] });
   configure(app, settings);
-  await app.init();
+  // over real connections: without a port of its own the test client asks one thing after another
+  await app.listen(0, '127.0.0.1');
   return app;
 }
 
@@ -24,6 +25,14 @@ export function visitor(app: NestExpressApplication) {
 }
 
 export type Visitor = ReturnType<typeof visitor>;
+
+interface NewBatch {
+  id: string;
+  patternId: string;
+  planVersion: number;
+  planHash: string;
+  lastEvent: number;
+}
 
 export const PASSWORD = 'a long enough password';
 
@@ -68,11 +77,26 @@ export const choices = (pieces = 3) => ({
   schools: { speed: 'rpm-diameter', batching: 'by-operation' },
 });
 
-export async function newBatch(browser: Visitor, pieces = 3): Promise<{ id: string }> {
+/** The plan that a batch follows, at its address. */
+export async function snapshotAt(
+  browser: Visitor,
+  { planHash }: { planHash: string },
+): Promise<PlanSnapshot> {
+  const answer = await browser.get(`/api/snapshots/${planHash}`).expect(200);
+  return (answer.body as { snapshot: PlanSnapshot }).snapshot;
+}
+
+/** All that was recorded on a batch, in the order in which it was stored. */
+export async function eventsOf(browser: Visitor, { id }: { id: string }, after = 0): Promise<RunEvent[]> {
+  const answer = await browser.get(`/api/batches/${id}/events?after=${after}`).expect(200);
+  return (answer.body as { events: RunEvent[] }).events;
+}
+
+export async function newBatch(browser: Visitor, pieces = 3): Promise<NewBatch> {
   const pattern = await newPattern(browser);
   const answer = await browser
     .post('/api/batches')
     .send({ ...choices(pieces), patternId: pattern.id, revision: 1, name: 'Batch', customer: 'Somebody' })
     .expect(201);
-  return answer.body as { id: string };
+  return answer.body as NewBatch;
 }

@@ -1,6 +1,6 @@
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { dayAfter, type DryingBundle } from '@compas/core';
-import { choices, newOwner, newPattern, openApp, type Visitor } from './app.js';
+import { choices, newOwner, newPattern, openApp, snapshotAt, type Visitor } from './app.js';
 
 let app: NestExpressApplication;
 let owner: Visitor;
@@ -40,7 +40,7 @@ describe('the drying shelf', () => {
     const more = { ...bundle(), weighings: [...bundle().weighings, { day: '2026-03-20', grams: 2300 }] };
     await owner.put(`/api/drying/${id}`).send({ bundle: more, basedOn: 1 }).expect(200);
     const conflict = await owner.put(`/api/drying/${id}`).send({ bundle: more, basedOn: 1 }).expect(409);
-    expect(conflict.body.detail).toContain('weighed or changed in between');
+    expect(conflict.body.detail).toContain('weighed or changed “Birch pins” in between');
     const up = { ...more, weighings: [...more.weighings, { day: '2026-03-24', grams: 2900 }] };
     const refused = await owner.put(`/api/drying/${id}`).send({ bundle: up, basedOn: 2 }).expect(422);
     expect(refused.body.errors[0].field).toBe('bundle.weighings.5.grams');
@@ -63,19 +63,18 @@ describe('the drying shelf', () => {
   it('makes a plan wait for its wood', async () => {
     const { id } = await lay();
     const pattern = await newPattern(owner);
-    const batch = (woodId?: string) =>
-      owner
+    const planned = async (woodId?: string) => {
+      const { body } = await owner
         .post('/api/batches')
         .send({ ...choices(2), patternId: pattern.id, revision: 1, name: 'B', customer: 'C', woodId })
         .expect(201);
-    const { plan, inputs } = (await batch(id)).body.snapshot as {
-      plan: { byPiece: { start: string }; findings: { id: string }[] };
-      inputs: { stock: { drying: { readyOn: string }[] } };
+      return snapshotAt(owner, body as { planHash: string });
     };
-    const readyOn = inputs.stock.drying[0]?.readyOn ?? '';
+    const { plan, inputs } = await planned(id);
+    const readyOn = inputs.stock.drying?.[0]?.readyOn ?? '';
     expect(readyOn > '2026-03-20').toBe(true);
     expect(plan.byPiece.start >= readyOn).toBe(true);
     expect(plan.findings.map((f) => f.id)).toContain('stock.wood.waits');
-    expect((await batch()).body.snapshot.plan.byPiece.start).toBe('2026-03-02T08:00');
+    expect((await planned()).plan.byPiece.start).toBe('2026-03-02T08:00');
   });
 });

@@ -1,6 +1,6 @@
 import { freshKit, KIT_KIND_LIST, KIT_KINDS } from '@compas/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
-import { choices, newOwner, newPattern, openApp, stopper, type Visitor } from './app.js';
+import { choices, newOwner, newPattern, openApp, snapshotAt, stopper, type Visitor } from './app.js';
 
 let app: NestExpressApplication;
 let owner: Visitor;
@@ -29,9 +29,11 @@ describe('kits', () => {
     expect(rest).toEqual(insert());
     await owner
       .put(`/api/kits/${id}`)
-      .send({ kit: insert({ onHand: 5 }) })
+      .send({ kit: insert({ onHand: 5 }), basedOn: 1 })
       .expect(200);
-    expect((await owner.get('/api/kits')).body.kits).toEqual([{ ...insert({ onHand: 5 }), id }]);
+    expect((await owner.get('/api/kits')).body.kits).toEqual([
+      { kit: { ...insert({ onHand: 5 }), id }, version: 2 },
+    ]);
     await owner.delete(`/api/kits/${id}`).expect(204);
     expect((await owner.get('/api/kits')).body.kits).toEqual([]);
   });
@@ -69,10 +71,8 @@ describe('kits', () => {
       .post('/api/batches')
       .send({ ...choices(8), patternId: pattern.id, revision: 1, name: 'B', customer: 'C' })
       .expect(201);
-    const { plan } = batch.body.snapshot as {
-      plan: { parts: { drilling: { toShoulder: number }[] }[]; findings: { id: string }[] };
-    };
-    expect(plan.parts[0]?.drilling[0]?.toShoulder).toBe(21.5);
+    const { plan } = await snapshotAt(owner, batch.body as { planHash: string });
+    expect(plan.parts[0].drilling[0]?.toShoulder).toBe(21.5);
     // the workshop is new: it owns no bit and no glue, and six kits are too few for eight pieces
     expect(plan.findings.map((f) => f.id)).toEqual(
       expect.arrayContaining(['assemble.glue.part1', 'assemble.kits.part1']),

@@ -2,15 +2,26 @@ import type { NestExpressApplication } from '@nestjs/platform-express';
 import { PRINTS, type PlanSnapshot } from '@compas/core';
 import type { Response } from 'supertest';
 import { pdfLines, uprights } from './pdfLines.js';
-import { choices, newBatch, newOwner, newPattern, openApp, stopper, type Visitor } from './app.js';
+import {
+  choices,
+  newBatch,
+  newOwner,
+  newPattern,
+  openApp,
+  snapshotAt,
+  stopper,
+  type Visitor,
+} from './app.js';
 
 let app: NestExpressApplication;
 let owner: Visitor;
-let batch: { id: string; snapshot: PlanSnapshot };
+let batch: Awaited<ReturnType<typeof newBatch>>;
+let snapshot: PlanSnapshot;
 beforeAll(async () => {
   app = await openApp();
   owner = await newOwner(app);
-  batch = (await newBatch(owner)) as typeof batch;
+  batch = await newBatch(owner);
+  snapshot = await snapshotAt(owner, batch);
 });
 afterAll(() => app.close());
 
@@ -31,7 +42,7 @@ describe('sheets at 1:1', () => {
     async (paper) => {
       const { body } = await print('stick', paper).expect(200).expect('content-type', /pdf/);
       const [first = 0, ...others] = uprights(pdfLines(body as Buffer), 22);
-      const marks = batch.snapshot.plan.parts[0].layout.marks.map((m) => m.x);
+      const marks = snapshot.plan.parts[0].layout.marks.map((m) => m.x);
       // the two ends of the stick are drawn with its frame as well
       const measured = [...new Set([0, ...others.map((x) => Number((x - first).toFixed(3)))])];
       expect(measured).toHaveLength(marks.length);
@@ -71,7 +82,7 @@ describe('the choices of a plan', () => {
       .post('/api/batches')
       .send({ ...order, patternId: pattern.id, revision: 1, name: 'B', customer: 'C' })
       .expect(201);
-    const { inputs, plan } = (made.body as { snapshot: PlanSnapshot }).snapshot;
+    const { inputs, plan } = await snapshotAt(owner, made.body as typeof batch);
     const { schools: _schools, ...chosen } = order;
     expect(inputs.order).toEqual(chosen);
     expect(plan.parts[0].layout.datum?.id).toBe('e1.end');

@@ -78,7 +78,12 @@ describe('another workshop', () => {
       .send({ events: [event()] })
       .expect(404);
     await there.put(`/api/batches/${batch.id}/put-away`).send({ putAway: true }).expect(404);
-    await there.put(`/api/kits/${kitId}`).send({ kit }).expect(404);
+    await there.put(`/api/kits/${kitId}`).send({ kit, basedOn: 1 }).expect(404);
+    await there.get(`/api/snapshots/${batch.planHash}`).expect(404);
+    expect((await there.get(`/api/batches/${batch.id}/events?after=0`)).body.events).toEqual([]);
+    const tag = { 'if-none-match': `"${batch.planHash}"` };
+    await there.get(`/api/snapshots/${batch.planHash}`).set(tag).expect(404);
+    await here.get(`/api/snapshots/${batch.planHash}`).set(tag).expect(304);
     await there.delete(`/api/kits/${kitId}`).expect(404);
     expect((await here.get('/api/kits')).body.kits).toHaveLength(1);
   });
@@ -125,8 +130,8 @@ describe('row security', () => {
       within(mine, async () => {
         const eventId = randomUUID();
         await database.query(
-          `INSERT INTO events (workshop_id, id, batch_id, piece, at, device, sequence, plan_version, body, made_by)
-           SELECT workshop_id, $1, batch_id, number, now(), 'x', 1, 1, '{}', $1 FROM pieces LIMIT 1`,
+          `INSERT INTO events (workshop_id, id, batch_id, piece, at, device, sequence, plan_version, body, made_by, number)
+           SELECT workshop_id, $1, batch_id, number, now(), 'x', 1, 1, '{}', $1, 1 FROM pieces LIMIT 1`,
           [eventId],
         );
         await database.query(`INSERT INTO readings VALUES ($1, $2, $3, 1, 'start', 32, '32')`, [

@@ -59,7 +59,8 @@ const board = (label: string, change: object = {}) => ({
 });
 
 const shelf = async (by = owner): Promise<Held[]> => (await by.get('/api/stock').expect(200)).body as Held[];
-const ledger = async (): Promise<Line[]> => (await owner.get('/api/stock/ledger').expect(200)).body as Line[];
+const ledger = async (): Promise<Line[]> =>
+  (await owner.get('/api/stock/ledger').expect(200)).body.lines as Line[];
 const receive = async (item: object, amount = 1, by = owner): Promise<Held> => {
   const label = (item as { label: string }).label;
   await by
@@ -80,7 +81,7 @@ describe('stock', () => {
       .send({ item: { ...item, zones }, basedOn: 1 })
       .expect(204);
     const stale = await owner.put(`/api/stock/${id}`).send({ item, basedOn: 1 }).expect(409);
-    expect(stale.body.detail).toContain('was changed in between');
+    expect(stale.body.detail).toContain('changed “Rack ash” in between');
     const move = (kind: string, amount: number) =>
       owner.post(`/api/stock/${id}/moves`).send({ kind, amount, note: '' });
     await move('used', 1).expect(204);
@@ -141,7 +142,7 @@ describe('stock', () => {
       .post(`/api/stock/${held.item.id}/moves`)
       .send({ kind: 'used', amount: 1, note: '' })
       .expect(404);
-    expect((await stranger.get('/api/stock/ledger')).body).toEqual([]);
+    expect((await stranger.get('/api/stock/ledger')).body.lines).toEqual([]);
   });
 
   it('two who take the last piece at once do not both get it', async () => {
@@ -167,7 +168,7 @@ describe('stock', () => {
     const { id } = (await owner.post('/api/kits').send({ kit }).expect(201)).body.kit as { id: string };
     await owner
       .put(`/api/kits/${id}`)
-      .send({ kit: { ...kit, onHand: 5 } })
+      .send({ kit: { ...kit, onHand: 5 }, basedOn: 1 })
       .expect(200);
     const mine = async () =>
       (await ledger()).filter((l) => l.itemId === id).map((l) => [l.kind, l.amount, l.cost]);

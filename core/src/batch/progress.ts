@@ -1,4 +1,3 @@
-import type { BatchingSchool } from '../measure/index.js';
 import type { RunEvent } from './event.js';
 import type { OrderLock, Step } from './step.js';
 
@@ -120,66 +119,31 @@ export interface Hold {
   until?: number;
 }
 
+/** What of a step decides whether it may be done. */
+export type OrderedStep = Pick<Step, 'id' | 'title' | 'locks' | 'wait'>;
+
 /**
  * Locks that are not yet met and waits that still run before a step of a piece.
  * @param now instant in ms
  */
-export function holdsOn(step: Step, steps: readonly Step[], piece: PieceProgress, now: number): Hold[] {
+export const holdsOn = (
+  step: OrderedStep,
+  steps: readonly OrderedStep[],
+  piece: PieceProgress,
+  now: number,
+): Hold[] => everyHold(step, steps, piece).filter((h) => h.until === undefined || h.until > now);
+
+/** Locks that are not yet met and all waits before a step of a piece, those that are over included. */
+export function everyHold(step: OrderedStep, steps: readonly OrderedStep[], piece: PieceProgress): Hold[] {
   if (piece.overridden.has(step.id)) return [];
-  return step.locks.flatMap((lock) => holdOf(lock, steps, piece, now));
+  return step.locks.flatMap((lock) => holdOf(lock, steps, piece));
 }
 
-function holdOf(lock: OrderLock, steps: readonly Step[], piece: PieceProgress, now: number): Hold[] {
+function holdOf(lock: OrderLock, steps: readonly OrderedStep[], piece: PieceProgress): Hold[] {
   const before = steps.find((s) => s.id === lock.stepId);
   if (!before) return [];
   const done = piece.done.get(lock.stepId);
   if (done === undefined) return [{ kind: 'lock', reason: `${before.title} comes first: ${lock.reason}` }];
-  const until = done + (before.wait?.minutes ?? 0) * 60_000;
-  if (before.wait && until > now) return [{ kind: 'wait', reason: before.wait.what, until }];
-  return [];
-}
-
-/** The next thing to do on a batch: a step of a piece, or the wait that holds everything up. */
-export type NextAction =
-  | { kind: 'do'; piece: number; step: Step }
-  | { kind: 'wait'; piece: number; step: Step; until: number; what: string }
-  | { kind: 'finished' };
-
-/**
- * What to do next, by school: the first piece that can go on, or the operation that is furthest
- * behind. When everything waits, the wait that ends first.
- * @param now instant in ms
- */
-export function nextAction(
-  steps: readonly Step[],
-  progress: BatchProgress,
-  school: BatchingSchool,
-  now: number,
-): NextAction {
-  const open = progress.pieces
-    .filter((p) => p.rejected === null)
-    .flatMap((p) => {
-      const index = steps.findIndex((s) => !p.done.has(s.id));
-      const step = steps[index];
-      return step ? [{ piece: p, step, index, holds: holdsOn(step, steps, p, now) }] : [];
-    });
-  const first = open
-    .filter((o) => o.holds.length === 0)
-    .sort((a, b) =>
-      school === 'by-piece'
-        ? a.piece.piece - b.piece.piece
-        : a.index - b.index || a.piece.piece - b.piece.piece,
-    )[0];
-  if (first) return { kind: 'do', piece: first.piece.piece, step: first.step };
-  const waiting = open
-    .map((o) => ({ ...o, wait: o.holds.find((h) => h.kind === 'wait') }))
-    .sort((a, b) => (a.wait?.until ?? Infinity) - (b.wait?.until ?? Infinity))[0];
-  if (!waiting) return { kind: 'finished' };
-  return {
-    kind: 'wait',
-    piece: waiting.piece.piece,
-    step: waiting.step,
-    until: waiting.wait?.until ?? now,
-    what: waiting.wait?.reason ?? waiting.step.title,
-  };
+  if (!before.wait) return [];
+  return [{ kind: 'wait', reason: before.wait.what, until: done + before.wait.minutes * 60_000 }];
 }

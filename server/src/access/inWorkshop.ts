@@ -11,7 +11,9 @@ import {
 import { Reflector } from '@nestjs/core';
 import type { Request } from 'express';
 import { from, lastValueFrom, type Observable } from 'rxjs';
+import { Answers } from '../database/answers.js';
 import { WorkshopTransaction } from '../database/workshopTransaction.js';
+import { askedBy, fingerprintOf } from './asked.js';
 import { Problem } from '../edge/problem.js';
 
 const OWNER_ONLY = 'ownerOnly';
@@ -21,6 +23,7 @@ const OWNER_ONLY = 'ownerOnly';
 class InWorkshopInterceptor implements NestInterceptor {
   constructor(
     private readonly transaction: WorkshopTransaction,
+    private readonly answers: Answers,
     private readonly reflector: Reflector,
   ) {}
 
@@ -29,7 +32,8 @@ class InWorkshopInterceptor implements NestInterceptor {
   }
 
   private async run(context: ExecutionContext, next: CallHandler): Promise<unknown> {
-    const { session } = context.switchToHttp().getRequest<Request>();
+    const request = context.switchToHttp().getRequest<Request>();
+    const { session } = request;
     if (session.userId === undefined)
       throw new Problem(HttpStatus.UNAUTHORIZED, 'You are not signed in. Sign in and try again.');
     if (!session.workshopId) throw new Problem(HttpStatus.FORBIDDEN, 'Choose a workshop first.');
@@ -37,11 +41,23 @@ class InWorkshopInterceptor implements NestInterceptor {
       context.getHandler(),
       context.getClass(),
     ]);
-    const result = await this.transaction.run(session.workshopId, session.userId, async ({ role }) => {
-      if (ownerOnly && role !== 'owner')
-        throw new Problem(HttpStatus.FORBIDDEN, 'Only an owner of the workshop can do this.');
-      return { value: (await lastValueFrom(next.handle(), { defaultValue: undefined })) as unknown };
-    });
+    const asked = askedBy(request);
+    const handle = () => lastValueFrom(next.handle(), { defaultValue: undefined }) as Promise<unknown>;
+    const result = await this.transaction.run(
+      session.workshopId,
+      session.userId,
+      async ({ role }) => {
+        if (ownerOnly && role !== 'owner')
+          throw new Problem(HttpStatus.FORBIDDEN, 'Only an owner of the workshop can do this.');
+        const { changeId } = asked;
+        return {
+          value: await (changeId === null
+            ? handle()
+            : this.answers.once(changeId, fingerprintOf(request), handle)),
+        };
+      },
+      asked,
+    );
     if (result === null)
       throw new Problem(HttpStatus.FORBIDDEN, 'You are no longer a member of this workshop.');
     return result.value;

@@ -1,9 +1,29 @@
-import { Body, Controller, Get, HttpCode, HttpStatus, Param, ParseUUIDPipe, Post, Put } from '@nestjs/common';
+import {
+  Body,
+  Controller,
+  Get,
+  HttpCode,
+  HttpStatus,
+  Param,
+  ParseUUIDPipe,
+  Post,
+  Put,
+  Query,
+} from '@nestjs/common';
 import { ApiCreatedResponse, ApiOkResponse, ApiTags } from '@nestjs/swagger';
 import { InWorkshop } from '../access/inWorkshop.js';
-import { BatchDetailView, BatchSummaryView, NewBatchDto, PlanChoicesDto, PutAwayDto } from './batch.dto.js';
+import {
+  BatchDetailView,
+  BatchPageDto,
+  BatchPageView,
+  EventsSinceDto,
+  MadeView,
+  NewBatchDto,
+  PutAwayDto,
+  ReplanDto,
+} from './batch.dto.js';
 import { BatchService } from './batch.service.js';
-import { EventsDto, StoredEventsView } from './event.dto.js';
+import { EventPageView, EventsDto, StoredEventsView } from './event.dto.js';
 import { EventStore } from './eventStore.js';
 
 @ApiTags('batch')
@@ -16,9 +36,16 @@ export class BatchController {
   ) {}
 
   @Get()
-  @ApiOkResponse({ type: [BatchSummaryView] })
-  list(): Promise<BatchSummaryView[]> {
-    return this.batches.list(Date.now());
+  @ApiOkResponse({ type: BatchPageView })
+  list(@Query() { away, after }: BatchPageDto): Promise<BatchPageView> {
+    return this.batches.page(away === 'yes', after ?? null, Date.now());
+  }
+
+  /** What was made of each pattern so far. */
+  @Get('made')
+  @ApiOkResponse({ type: [MadeView] })
+  made(): Promise<MadeView[]> {
+    return this.batches.made();
   }
 
   @Get(':id')
@@ -35,8 +62,15 @@ export class BatchController {
 
   @Post(':id/plans')
   @ApiCreatedResponse({ type: BatchDetailView })
-  replan(@Param('id', ParseUUIDPipe) id: string, @Body() dto: PlanChoicesDto): Promise<BatchDetailView> {
+  replan(@Param('id', ParseUUIDPipe) id: string, @Body() dto: ReplanDto): Promise<BatchDetailView> {
     return this.batches.replan(id, dto);
+  }
+
+  /** What was recorded after a number; ask on while there is more. */
+  @Get(':id/events')
+  @ApiOkResponse({ type: EventPageView })
+  since(@Param('id', ParseUUIDPipe) id: string, @Query() { after }: EventsSinceDto): Promise<EventPageView> {
+    return this.events.since(id, after);
   }
 
   @Post(':id/events')

@@ -9,12 +9,11 @@ import {
   type DrillSetup,
   type FittingWay,
   type MountKind,
-  type NextAction,
-  type PlanSnapshot,
-  type RunEvent,
+  type NextStep,
   type StockForm,
 } from '@compas/core';
 import { ApiProperty } from '@nestjs/swagger';
+import { Type } from 'class-transformer';
 import {
   BooleanField,
   ChoiceField,
@@ -86,7 +85,7 @@ export class BatchView {
 
 /** A batch on the Bench: how far it is and what is next. */
 export class BatchSummaryView extends BatchView {
-  @CoreType('NextAction') next: NextAction;
+  @CoreType('NextStep') next: NextStep;
   @ApiProperty() stepsDone: number;
   @ApiProperty() stepsInAll: number;
   @ApiProperty() rejected: number;
@@ -96,9 +95,40 @@ export class BatchSummaryView extends BatchView {
   @ApiProperty({ description: 'corners are clipped to an octagon' }) octagon: boolean;
 }
 
-/** All of a batch: its plan as it was made, and everything recorded since. */
+/** Batches in the order they were made, so many at a time. */
+export class BatchPageView {
+  @ApiProperty({ type: [BatchSummaryView] }) batches: BatchSummaryView[];
+  @ApiProperty({ type: String, nullable: true, description: 'where the next page begins' })
+  next: string | null;
+}
+
+export class BatchPageDto {
+  /** put away, or still on the bench */
+  @ChoiceField(['yes', 'no']) away: 'yes' | 'no';
+  @TextField({ max: 120, optional: true }) after?: string;
+}
+
+/** How many pieces of a pattern were made, and how many of them rejected. */
+export class MadeView {
+  @ApiProperty() patternId: string;
+  @ApiProperty() made: number;
+  @ApiProperty() rejected: number;
+}
+
+/** A batch without what can be long: its plan lies at an address of its own, its events are asked for by number. */
 export class BatchDetailView extends BatchView {
-  @CoreType('PlanSnapshot') snapshot: PlanSnapshot;
-  @CoreType('RunEvent', { list: true }) events: RunEvent[];
+  @ApiProperty({ description: 'address of the plan that is followed' }) planHash: string;
+  @ApiProperty({ description: 'number of the newest event' }) lastEvent: number;
   @ApiProperty({ type: [SetAsideView] }) setAside: SetAsideView[];
+}
+
+export class EventsSinceDto {
+  @Type(() => Number)
+  @NumberField({ min: 0, max: Number.MAX_SAFE_INTEGER, whole: true })
+  after: number;
+}
+
+export class ReplanDto extends PlanChoicesDto {
+  /** plan version that is planned anew; another one in between is a conflict */
+  @NumberField({ min: 1, max: 100_000, whole: true, optional: true }) basedOn?: number;
 }

@@ -1,4 +1,8 @@
 import { Module } from '@nestjs/common';
+import { TypeOrmModule } from '@nestjs/typeorm';
+import { BatchEntity } from './batch.entity.js';
+import { OrderEntity, OrderLineEntity } from './order.entity.js';
+import { PlanVersionEntity } from './planVersion.entity.js';
 import { DryingModule } from '../drying/drying.module.js';
 import { HardwareModule } from '../hardware/hardware.module.js';
 import { PatternModule } from '../pattern/pattern.module.js';
@@ -6,11 +10,19 @@ import { WorkshopModule } from '../workshop/workshop.module.js';
 import { BatchController } from './batch.controller.js';
 import { BatchService } from './batch.service.js';
 import { EventStore } from './eventStore.js';
+import { PieceSummaries } from './pieceSummaries.js';
+import { SnapshotController } from './snapshot.controller.js';
 
 @Module({
-  imports: [DryingModule, PatternModule, WorkshopModule, HardwareModule],
-  controllers: [BatchController],
-  providers: [BatchService, EventStore],
+  imports: [
+    TypeOrmModule.forFeature([BatchEntity, OrderEntity, OrderLineEntity, PlanVersionEntity]),
+    DryingModule,
+    PatternModule,
+    WorkshopModule,
+    HardwareModule,
+  ],
+  controllers: [BatchController, SnapshotController],
+  providers: [BatchService, EventStore, PieceSummaries],
   exports: [BatchService, EventStore],
 })
 export class BatchModule {}

@@ -1,15 +1,16 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import {
-  chosenSchedule,
-  clipsCorners,
-  nextAction,
-  progressOf,
+  nextOf,
   snapshotOf,
+  type PieceSummary,
   type PlanInputs,
   type PlanOrder,
   type PlanSnapshot,
+  type PlanSummary,
 } from '@compas/core';
+import { isUUID } from 'class-validator';
+import { SharedRows } from '../database/sharedRow.js';
 import { WorkshopTransaction } from '../database/workshopTransaction.js';
 import { Problem } from '../edge/problem.js';
 import { DryingService } from '../drying/drying.service.js';
@@ -18,21 +19,47 @@ import { PatternService } from '../pattern/pattern.service.js';
 import { WorkshopService } from '../workshop/workshop.service.js';
 import type {
   BatchDetailView,
-  BatchSummaryView,
+  BatchPageView,
   BatchView,
+  MadeView,
   NewBatchDto,
   PlanChoicesDto,
+  ReplanDto,
 } from './batch.dto.js';
 import { BatchEntity } from './batch.entity.js';
 import { EventStore } from './eventStore.js';
 import { OrderEntity, OrderLineEntity } from './order.entity.js';
+import { PieceSummaries } from './pieceSummaries.js';
+import { keptPlan } from './refill.js';
 import { PlanVersionEntity } from './planVersion.entity.js';
 
-const VIEW = `
-SELECT b.id, b.name, o.customer, to_char(o.due, 'YYYY-MM-DD') AS due, b.pattern_id AS "patternId", p.name AS "patternName", b.revision,
-  b.pieces, b.plan_version AS "planVersion", b.put_away_at IS NOT NULL AS "putAway"
+const COLUMNS = `b.id, b.name, o.customer, to_char(o.due, 'YYYY-MM-DD') AS due, b.pattern_id AS "patternId", p.name AS "patternName", b.revision,
+  b.pieces, b.plan_version AS "planVersion", b.put_away_at IS NOT NULL AS "putAway"`;
+const JOINED = `
 FROM batches b JOIN orders o ON o.workshop_id = b.workshop_id AND o.id = b.order_id
 JOIN patterns p ON p.workshop_id = b.workshop_id AND p.id = b.pattern_id`;
+const PLAN = `
+JOIN plan_versions v ON v.workshop_id = b.workshop_id AND v.batch_id = b.id AND v.version = b.plan_version`;
+
+const VIEW = `SELECT ${COLUMNS} ${JOINED} WHERE b.id = $1`;
+const DETAIL = `SELECT ${COLUMNS}, v.hash AS "planHash", b.last_event::int AS "lastEvent" ${JOINED} ${PLAN} WHERE b.id = $1`;
+
+/** Batches of a page. */
+const PAGE = 100;
+const LISTED = `SELECT ${COLUMNS}, v.summary, to_char(b.created_at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.US"Z"') AS at ${JOINED} ${PLAN}
+WHERE (b.put_away_at IS NOT NULL) = $1 AND ($2::timestamptz IS NULL OR (b.created_at, b.id) > ($2::timestamptz, $3::uuid))
+ORDER BY b.created_at, b.id LIMIT $4`;
+
+interface ListedRow extends BatchView {
+  summary: PlanSummary;
+  at: string;
+}
+
+const MADE = `
+SELECT pattern_id AS "patternId", sum(CASE WHEN open = 0 THEN pieces ELSE lost END)::int AS made, sum(lost)::int AS rejected FROM (
+  SELECT b.pattern_id, b.pieces, count(*) FILTER (WHERE s.rejected) AS lost, count(*) FILTER (WHERE s.step IS NOT NULL) AS open
+  FROM batches b JOIN pieces s ON s.workshop_id = b.workshop_id AND s.batch_id = b.id GROUP BY b.workshop_id, b.id
+) of_batch GROUP BY pattern_id`;
 
 const CHOICES = [
   'pieces',
@@ -66,25 +93,48 @@ export class BatchService {
     private readonly kits: KitService,
     private readonly drying: DryingService,
     private readonly events: EventStore,
+    private readonly summaries: PieceSummaries,
+    private readonly rows: SharedRows,
   ) {}
 
-  async list(now: number): Promise<BatchSummaryView[]> {
-    const views = await this.transaction.manager.query<BatchView[]>(
-      `${VIEW} ORDER BY b.put_away_at NULLS FIRST, o.due NULLS LAST, b.created_at`,
+  /** A page of batches by key, so that one that is made or put away meanwhile shifts none. */
+  async page(away: boolean, after: string | null, now: number): Promise<BatchPageView> {
+    const { manager } = this.transaction;
+    const key = after === null ? null : keyOf(after);
+    const rows = await manager.query<ListedRow[]>(LISTED, [away, key?.at ?? null, key?.id ?? null, PAGE + 1]);
+    const page = rows.slice(0, PAGE);
+    const pieces = await this.summaries.of(
+      manager,
+      page.map((row) => row.id),
     );
-    const summaries: BatchSummaryView[] = [];
-    for (const view of views) summaries.push(await this.summary(view, now));
-    return summaries;
+    const last = page.at(-1);
+    return {
+      batches: page.map((row) => summaryView(row, pieces.get(row.id) ?? [], now)),
+      next: rows.length > PAGE && last ? `${last.at}|${last.id}` : null,
+    };
+  }
+
+  /** Finished batches count whole, others what they lost. */
+  made(): Promise<MadeView[]> {
+    return this.transaction.manager.query(MADE);
   }
 
   async show(id: string): Promise<BatchDetailView> {
-    const view = await this.view(id);
-    return {
-      ...view,
-      snapshot: await this.snapshot(id, view.planVersion),
-      events: await this.events.of(id),
-      setAside: await this.events.asideOf(id),
-    };
+    const [row] = await this.transaction.manager.query<
+      (BatchView & { planHash: string; lastEvent: number })[]
+    >(DETAIL, [id]);
+    if (!row) throw Problem.notFound('batch');
+    return { ...row, setAside: await this.events.asideOf(id) };
+  }
+
+  /** The snapshot at an address, as it is stored; null when nothing of this workshop lies there. */
+  async at(hash: string): Promise<PlanSnapshot | null> {
+    const plan = await this.transaction.manager.findOneBy(PlanVersionEntity, { hash });
+    return plan?.snapshot ?? null;
+  }
+
+  async isThere(hash: string): Promise<boolean> {
+    return this.transaction.manager.existsBy(PlanVersionEntity, { hash });
   }
 
   async snapshot(batchId: string, version: number): Promise<PlanSnapshot> {
@@ -120,45 +170,64 @@ export class BatchService {
       pieces,
       planVersion: 1,
       putAwayAt: null,
+      summaryRule: this.summaries.rule,
+      ...this.rows.first(),
     });
-    await manager.insert(PlanVersionEntity, { workshopId, batchId: id, version: 1, snapshot });
+    const kept = keptPlan(snapshot);
+    await manager.insert(PlanVersionEntity, { workshopId, batchId: id, version: 1, ...kept });
     await manager.query(
       'INSERT INTO pieces (workshop_id, batch_id, number) SELECT $1, $2, generate_series(1, $3::int)',
       [workshopId, id, pieces],
     );
+    await this.summaries.refresh(manager, id, kept.summary.steps);
     return this.show(id);
   }
 
-  /** Plans the same batch anew with what the workshop owns now; the version before stays. */
-  async replan(id: string, choices: PlanChoicesDto): Promise<BatchDetailView> {
-    const view = await this.view(id);
-    const snapshot = await this.plan(view.patternId, view.revision, choices);
-    if (snapshot.plan.parts[0].pieces !== view.pieces)
+  /**
+   * Plans the same batch anew with what the workshop owns now; the version before stays. Whoever records
+   * meanwhile waits, and whoever plans at the same time is told who was faster.
+   */
+  async replan(id: string, { basedOn, ...choices }: ReplanDto): Promise<BatchDetailView> {
+    const batch = await this.rows.locked(BatchEntity, id, 'batch');
+    if (basedOn !== undefined && basedOn !== batch.planVersion)
+      this.rows.refuseStale(
+        batch,
+        -1,
+        `${batch.changedBy || 'Somebody'} planned this batch anew in between; it is at plan ${batch.planVersion}.`,
+      );
+    const snapshot = await this.plan(batch.patternId, batch.revision, choices);
+    if (snapshot.plan.parts[0].pieces !== batch.pieces)
       throw Problem.unusable([
         {
           field: 'pieces',
-          why: `This batch has ${view.pieces} pieces. For another number make another batch.`,
+          why: `This batch has ${batch.pieces} pieces. For another number make another batch.`,
         },
       ]);
-    const { workshopId } = this.transaction.acting;
-    const version = view.planVersion + 1;
-    await this.transaction.manager.insert(PlanVersionEntity, { workshopId, batchId: id, version, snapshot });
-    await this.transaction.manager.update(BatchEntity, { workshopId, id }, { planVersion: version });
+    const { manager, acting } = this.transaction;
+    const { workshopId } = acting;
+    const version = batch.planVersion + 1;
+    const kept = keptPlan(snapshot);
+    await manager.insert(PlanVersionEntity, { workshopId, batchId: id, version, ...kept });
+    await manager.update(
+      BatchEntity,
+      { workshopId, id },
+      { planVersion: version, summaryRule: this.summaries.rule, ...this.rows.next(batch) },
+    );
+    await this.summaries.refresh(manager, id, kept.summary.steps);
     return this.show(id);
   }
 
   async putAway(id: string, putAway: boolean): Promise<void> {
-    await this.view(id);
-    const { workshopId } = this.transaction.acting;
+    const batch = await this.rows.locked(BatchEntity, id, 'batch');
     await this.transaction.manager.update(
       BatchEntity,
-      { workshopId, id },
-      { putAwayAt: putAway ? new Date() : null },
+      { workshopId: batch.workshopId, id },
+      { putAwayAt: putAway ? new Date() : null, ...this.rows.next(batch) },
     );
   }
 
   async view(id: string): Promise<BatchView> {
-    const [view] = await this.transaction.manager.query<BatchView[]>(`${VIEW} WHERE b.id = $1`, [id]);
+    const [view] = await this.transaction.manager.query<BatchView[]>(VIEW, [id]);
     if (!view) throw Problem.notFound('batch');
     return view;
   }
@@ -188,22 +257,26 @@ export class BatchService {
     };
     return snapshotOf(inputs);
   }
+}
 
-  private async summary(view: BatchView, now: number): Promise<BatchSummaryView> {
-    const { plan } = await this.snapshot(view.id, view.planVersion);
-    const [part] = plan.parts;
-    const { steps } = part;
-    const progress = progressOf(view.pieces, await this.events.of(view.id));
-    return {
-      ...view,
-      next: nextAction(steps, progress, plan.schools.batching, now),
-      stepsDone: progress.pieces.reduce((sum, p) => sum + p.done.size, 0),
-      stepsInAll: progress.pieces.reduce((sum, p) => sum + (p.rejected ? p.done.size : steps.length), 0),
-      rejected: progress.pieces.filter((p) => p.rejected !== null).length,
-      plannedEnd: chosenSchedule(plan).end,
-      materialId: plan.order.materialId,
-      blank: part.blank,
-      octagon: clipsCorners(part.pieces, part.outline),
-    };
-  }
+function summaryView({ summary, at: _, ...view }: ListedRow, pieces: readonly PieceSummary[], now: number) {
+  const { steps, school, ...shown } = summary;
+  const { length } = steps;
+  const next = nextOf(steps, pieces, school, now);
+  return {
+    ...view,
+    ...shown,
+    next,
+    stepsDone: pieces.reduce((sum, p) => sum + p.stepsDone, 0),
+    stepsInAll: pieces.reduce((sum, p) => sum + (p.rejected ? p.stepsDone : length), 0),
+    rejected: pieces.filter((p) => p.rejected).length,
+  };
+}
+
+/** Where a page begins: after a batch by the time it was made and its id. */
+function keyOf(after: string): { at: string; id: string } {
+  const [at = '', id = ''] = after.split('|');
+  if (Number.isNaN(Date.parse(at)) || !isUUID(id))
+    throw Problem.unusable([{ field: 'after', why: 'after is no place in the list. Begin without it.' }]);
+  return { at, id };
 }

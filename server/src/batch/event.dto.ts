@@ -134,6 +134,13 @@ export class StoredEventsView {
   @ApiProperty({ type: [SetAsideView] }) setAside: SetAsideView[];
 }
 
+/** Events after a number, and the number to ask from next. */
+export class EventPageView {
+  @CoreType('RunEvent', { list: true }) events: RunEvent[];
+  @ApiProperty() last: number;
+  @ApiProperty({ description: 'there are more after it' }) more: boolean;
+}
+
 export type ReadEvent = { ok: true; event: RunEvent } | { ok: false; raw: object; why: string };
 
 /** Reads one event against its DTO. */

@@ -1,4 +1,4 @@
-import type { PlanSnapshot } from '@compas/core';
+import type { PlanSnapshot, PlanSummary } from '@compas/core';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
 /** A plan as it was made. Replanning adds a version; none is ever changed. */
@@ -8,5 +8,9 @@ export class PlanVersionEntity {
   @PrimaryColumn({ type: 'uuid', name: 'batch_id' }) batchId: string;
   @PrimaryColumn('int') version: number;
   @Column('jsonb') snapshot: PlanSnapshot;
+  /** fingerprint of the snapshot: its address */
+  @Column('text') hash: string;
+  /** what lists show of it */
+  @Column('jsonb') summary: PlanSummary;
   @Column({ type: 'timestamptz', name: 'made_at', insert: false }) madeAt: Date;
 }

@@ -5,12 +5,23 @@ import { DataSource, type EntityManager } from 'typeorm';
 export const ROLES = ['owner', 'maker'] as const;
 export type Role = (typeof ROLES)[number];
 
-/** Who acts, and where, during a transaction. */
-export interface Acting {
+/** The change that a request asks for, as the client names it. */
+export interface Asked {
+  /** made by the client: repeated, it answers as the first time */
+  changeId: string | null;
+  /** a change of the same client before it, whose answer was lost: no conflict with itself */
+  after: string | null;
+}
+
+/** Who acts, where, and by which change, during a transaction. */
+export interface Acting extends Asked {
   workshopId: string;
   userId: string;
+  userName: string;
   role: Role;
 }
+
+const NOTHING_ASKED: Asked = { changeId: null, after: null };
 
 interface Running extends Acting {
   manager: EntityManager;
@@ -44,21 +55,27 @@ export class WorkshopTransaction {
    * Runs `work` in a transaction of a workshop.
    * @returns what `work` returns, or null when the user is no member of the workshop
    */
-  async run<T>(workshopId: string, userId: string, work: (acting: Acting) => Promise<T>): Promise<T | null> {
+  async run<T>(
+    workshopId: string,
+    userId: string,
+    work: (acting: Acting) => Promise<T>,
+    asked: Asked = NOTHING_ASKED,
+  ): Promise<T | null> {
     const runner = this.source.createQueryRunner();
     await runner.connect();
     try {
       await runner.startTransaction();
       const rows = (await runner.query(
-        `SELECT set_config('compas.workshop_id', $1, true), access_role($2, $1::uuid) AS role`,
+        `SELECT set_config('compas.workshop_id', $1::text, true), m.role, m.name FROM (SELECT 1) here
+         LEFT JOIN access_acting($2::uuid, $1::text::uuid) m ON true`,
         [workshopId, userId],
-      )) as [{ role: Role | null }];
-      const { role } = rows[0];
+      )) as [{ role: Role | null; name: string }];
+      const { role, name: userName } = rows[0];
       if (role === null) {
         await runner.rollbackTransaction();
         return null;
       }
-      const acting = { workshopId, userId, role };
+      const acting = { workshopId, userId, userName, role, ...asked };
       const result = await this.running.run({ ...acting, manager: runner.manager }, () => work(acting));
       await runner.commitTransaction();
       return result;

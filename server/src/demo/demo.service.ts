@@ -172,7 +172,8 @@ export class DemoService {
   }
 
   private async play(batch: Awaited<ReturnType<DemoService['order']>>, run: DemoRun): Promise<void> {
-    const { setAside } = await this.events.append(batch.id, demoEvents(batch.id, batch.snapshot, run));
+    const snapshot = await this.batches.snapshot(batch.id, batch.planVersion);
+    const { setAside } = await this.events.append(batch.id, demoEvents(batch.id, snapshot, run));
     if (setAside.length > 0)
       throw new Error(`The demo made an event that cannot be read: ${setAside[0]?.why ?? ''}`);
   }

@@ -11,6 +11,7 @@ import {
 } from '@compas/core';
 import ical from 'ical-generator';
 import { IsNull } from 'typeorm';
+import { SharedRows } from '../database/sharedRow.js';
 import { WorkshopTransaction } from '../database/workshopTransaction.js';
 import { Problem } from '../edge/problem.js';
 import { WorkshopService } from '../workshop/workshop.service.js';
@@ -26,6 +27,7 @@ export class DryingService {
   constructor(
     private readonly transaction: WorkshopTransaction,
     private readonly workshop: WorkshopService,
+    private readonly rows: SharedRows,
   ) {}
 
   async list(): Promise<BundleView[]> {
@@ -50,29 +52,34 @@ export class DryingService {
       workshopId,
       id,
       body: bundle,
-      version: 1,
       takenOffAt: null,
+      ...this.rows.first(),
     });
     return { id, version: 1, bundle };
   }
 
   async change(id: string, bundle: DryingBundle, basedOn: number): Promise<BundleView> {
-    const before = await this.find(id);
-    if (before.version !== basedOn)
-      throw Problem.conflict(
-        `“${before.body.label}” was weighed or changed in between. Look at it again, then change it.`,
-      );
+    const before = await this.onShelf(id);
+    this.rows.refuseStale(
+      before,
+      basedOn,
+      `${before.changedBy || 'Somebody'} weighed or changed “${before.body.label}” in between.`,
+    );
     refuse(bundle);
     const { workshopId } = this.transaction.acting;
-    const version = basedOn + 1;
-    await this.transaction.manager.update(DryingBundleEntity, { workshopId, id }, { body: bundle, version });
-    return { id, version, bundle };
+    const stamp = this.rows.next(before);
+    await this.transaction.manager.update(DryingBundleEntity, { workshopId, id }, { body: bundle, ...stamp });
+    return { id, version: stamp.version, bundle };
   }
 
   async takeOff(id: string): Promise<void> {
-    await this.find(id);
+    const before = await this.onShelf(id);
     const { workshopId } = this.transaction.acting;
-    await this.transaction.manager.update(DryingBundleEntity, { workshopId, id }, { takenOffAt: new Date() });
+    await this.transaction.manager.update(
+      DryingBundleEntity,
+      { workshopId, id },
+      { takenOffAt: new Date(), ...this.rows.next(before) },
+    );
   }
 
   /** The days of the shelf as a calendar file: when each bundle is ready, and when it is next weighed. */
@@ -114,9 +121,10 @@ export class DryingService {
     return calendar.toString();
   }
 
-  private async find(id: string): Promise<DryingBundleEntity> {
-    const found = await this.transaction.manager.findOneBy(DryingBundleEntity, { id, takenOffAt: IsNull() });
-    if (!found) throw Problem.notFound('bundle on the drying shelf');
+  private async onShelf(id: string): Promise<DryingBundleEntity> {
+    const what = 'bundle on the drying shelf';
+    const found = await this.rows.locked(DryingBundleEntity, id, what);
+    if (found.takenOffAt !== null) throw Problem.notFound(what);
     return found;
   }
 }

@@ -33,7 +33,8 @@ export class ProblemFilter implements ExceptionFilter {
   }
 
   private detailsOf(error: unknown): ProblemDetails {
-    if (error instanceof Problem) return details(error.getStatus(), error.message, error.errors);
+    if (error instanceof Problem)
+      return details(error.getStatus(), error.message, error.errors, error.conflict);
     if (error instanceof HttpException) return details(error.getStatus(), error.message);
     const status = statusOf(error);
     if (status === 413) return details(413, 'The request is larger than this address takes.');
@@ -47,12 +48,18 @@ export class ProblemFilter implements ExceptionFilter {
   }
 }
 
-const details = (status: number, detail: string, errors?: ProblemDetails['errors']): ProblemDetails => ({
+const details = (
+  status: number,
+  detail: string,
+  errors?: ProblemDetails['errors'],
+  conflict?: ProblemDetails['conflict'],
+): ProblemDetails => ({
   type: 'about:blank',
   title: TITLES[status] ?? 'Something went wrong',
   status,
   detail,
   ...(errors ? { errors } : {}),
+  ...(conflict ? { conflict } : {}),
 });
 
 /** Body parsers throw plain errors that carry a status. */

@@ -13,6 +13,14 @@ export interface ProblemDetails {
   status: number;
   detail: string;
   errors?: FieldProblem[];
+  conflict?: Conflict;
+}
+
+/** Who changed something in between, and when. */
+export interface Conflict {
+  by: string;
+  at: string;
+  version: number;
 }
 
 /** A refusal in a sentence that a turner understands. */
@@ -21,6 +29,7 @@ export class Problem extends HttpException {
     status: HttpStatus,
     detail: string,
     readonly errors?: FieldProblem[],
+    readonly conflict?: Conflict,
   ) {
     super(detail, status);
   }
@@ -31,5 +40,6 @@ export class Problem extends HttpException {
   static unusable = (errors: FieldProblem[]) =>
     new Problem(HttpStatus.UNPROCESSABLE_ENTITY, errors.map((e) => e.why).join(' '), errors);
 
-  static conflict = (detail: string) => new Problem(HttpStatus.CONFLICT, detail);
+  static conflict = (detail: string, conflict?: Conflict) =>
+    new Problem(HttpStatus.CONFLICT, detail, undefined, conflict);
 }

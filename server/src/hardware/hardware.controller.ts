@@ -12,7 +12,7 @@ import {
 } from '@nestjs/common';
 import { ApiCreatedResponse, ApiOkResponse, ApiTags } from '@nestjs/swagger';
 import { InWorkshop } from '../access/inWorkshop.js';
-import { KitListView, KitView, NewKitDto } from './kit.dto.js';
+import { ChangeKitDto, KitListView, KitView, NewKitDto } from './kit.dto.js';
 import { KitService } from './kit.service.js';
 
 @ApiTags('hardware')
@@ -24,7 +24,7 @@ export class HardwareController {
   @Get()
   @ApiOkResponse({ type: KitListView })
   async list(): Promise<KitListView> {
-    return { kits: await this.kits.list() };
+    return { kits: await this.kits.held() };
   }
 
   @Post()
@@ -35,7 +35,7 @@ export class HardwareController {
 
   @Put(':id')
   @ApiOkResponse({ type: KitView })
-  async change(@Param('id', ParseUUIDPipe) id: string, @Body() dto: NewKitDto): Promise<KitView> {
+  async change(@Param('id', ParseUUIDPipe) id: string, @Body() dto: ChangeKitDto): Promise<KitView> {
     return { kit: await this.kits.change(id, dto) };
   }
 

@@ -1,3 +1,4 @@
+import { ApiProperty } from '@nestjs/swagger';
 import type { ClassConstructor } from 'class-transformer';
 import { GLUE_KINDS, type Kit, KIT_KIND_LIST, KIT_KINDS, type KitKind } from '@compas/core';
 import { ChoiceField, CoreType, NumberField, ObjectField, TextField } from '../edge/fields.js';
@@ -35,8 +36,18 @@ export class NewKitDto {
   kit: KitBodyDto;
 }
 
+export class ChangeKitDto extends NewKitDto {
+  /** version that was edited; another one in between is a conflict */
+  @NumberField({ min: 1, max: 1_000_000, whole: true }) basedOn: number;
+}
+
+export class HeldKitView {
+  @CoreType('Kit') kit: Kit;
+  @ApiProperty() version: number;
+}
+
 export class KitListView {
-  @CoreType('Kit', { list: true }) kits: Kit[];
+  @ApiProperty({ type: [HeldKitView] }) kits: HeldKitView[];
 }
 
 export class KitView {

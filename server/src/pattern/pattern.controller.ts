@@ -9,6 +9,7 @@ import {
   ParseUUIDPipe,
   Post,
   Put,
+  Query,
   Req,
 } from '@nestjs/common';
 import { ApiCreatedResponse, ApiOkResponse, ApiTags } from '@nestjs/swagger';
@@ -19,6 +20,8 @@ import {
   NewPatternDto,
   NewRevisionDto,
   patternBodyOf,
+  PatternPageDto,
+  PatternPageView,
   PatternView,
   RevisionView,
 } from './pattern.dto.js';
@@ -31,9 +34,9 @@ export class PatternController {
   constructor(private readonly patterns: PatternService) {}
 
   @Get()
-  @ApiOkResponse({ type: [PatternView] })
-  list(): Promise<PatternView[]> {
-    return this.patterns.list();
+  @ApiOkResponse({ type: PatternPageView })
+  list(@Query() { after, search }: PatternPageDto): Promise<PatternPageView> {
+    return this.patterns.page(after ?? null, search ?? '');
   }
 
   @Get(':id')

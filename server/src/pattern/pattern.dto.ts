@@ -200,7 +200,20 @@ export class PatternView {
   @ApiProperty() name: string;
   @ApiProperty({ enum: ITEM_KINDS }) kind: ItemKind;
   @ApiProperty() revision: number;
+  @ApiProperty({ description: 'goes up with every save, of the name too' }) version: number;
   @CoreType('PatternBody') body: PatternBody;
+}
+
+export class PatternPageDto {
+  /** where the page begins, as the page before said */
+  @TextField({ max: 160, optional: true }) after?: string;
+  @TextField({ max: 80, optional: true }) search?: string;
+}
+
+export class PatternPageView {
+  @ApiProperty({ type: [PatternView] }) patterns: PatternView[];
+  @ApiProperty({ type: String, nullable: true, description: 'where the next page begins' })
+  next: string | null;
 }
 
 export class RevisionView {

@@ -1,8 +1,9 @@
 import type { PatternBody } from '@compas/core';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
+import { SharedRow } from '../database/sharedRow.js';
 
 @Entity('patterns')
-export class PatternEntity {
+export class PatternEntity extends SharedRow {
   @PrimaryColumn({ type: 'uuid', name: 'workshop_id' }) workshopId: string;
   @PrimaryColumn('uuid') id: string;
   @Column('text') name: string;

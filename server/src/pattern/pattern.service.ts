@@ -1,9 +1,11 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { checkPattern, differenceInWords, speak, type PatternBody } from '@compas/core';
+import { isUUID } from 'class-validator';
+import { SharedRows } from '../database/sharedRow.js';
 import { WorkshopTransaction } from '../database/workshopTransaction.js';
 import { Problem } from '../edge/problem.js';
-import type { CheckResultView, PatternView, RevisionView } from './pattern.dto.js';
+import type { CheckResultView, PatternPageView, PatternView, RevisionView } from './pattern.dto.js';
 import { PatternEntity, PatternRevisionEntity } from './pattern.entity.js';
 
 const CHECK_RESULTS = `
@@ -19,17 +21,42 @@ SELECT "checkId", count(*) FILTER (WHERE passed)::int AS passed, count(*) FILTER
   coalesce((array_agg(value ORDER BY at DESC) FILTER (WHERE value IS NOT NULL))[1:20], '{}') AS values
 FROM last GROUP BY "checkId" ORDER BY "checkId"`;
 
+/** Patterns of a page. */
+const PAGE = 60;
+const LISTED = `
+SELECT p.id, p.name, p.kind, p.revision, p.version, r.body FROM patterns p
+JOIN pattern_revisions r ON r.workshop_id = p.workshop_id AND r.pattern_id = p.id AND r.number = p.revision
+WHERE ($1::text IS NULL OR (p.name, p.id) > ($1, $2::uuid)) AND ($3 = '' OR p.name ILIKE '%' || $3 || '%')
+ORDER BY p.name, p.id LIMIT $4`;
+
+/** Where a page begins: after a pattern by its name and id. */
+function keyOf(after: string): { id: string; name: string } {
+  const [id = '', ...name] = after.split('|');
+  if (!isUUID(id))
+    throw Problem.unusable([{ field: 'after', why: 'after is no place in the list. Begin without it.' }]);
+  return { id, name: name.join('|') };
+}
+
 /** Patterns and their revisions. A revision is never changed, only followed by another. */
 @Injectable()
 export class PatternService {
-  constructor(private readonly transaction: WorkshopTransaction) {}
+  constructor(
+    private readonly transaction: WorkshopTransaction,
+    private readonly rows: SharedRows,
+  ) {}
 
-  async list(): Promise<PatternView[]> {
-    return this.transaction.manager.query(
-      `SELECT p.id, p.name, p.kind, p.revision, r.body FROM patterns p
-       JOIN pattern_revisions r ON r.workshop_id = p.workshop_id AND r.pattern_id = p.id AND r.number = p.revision
-       ORDER BY p.name`,
-    );
+  /** A page of patterns by name, after a pattern of the page before; with words only those called so. */
+  async page(after: string | null, search: string): Promise<PatternPageView> {
+    const key = after === null ? null : keyOf(after);
+    const rows = await this.transaction.manager.query<PatternView[]>(LISTED, [
+      key?.name ?? null,
+      key?.id ?? null,
+      search.replace(/[\\%_]/g, '\\$&'),
+      PAGE + 1,
+    ]);
+    const patterns = rows.slice(0, PAGE);
+    const last = patterns.at(-1);
+    return { patterns, next: rows.length > PAGE && last ? `${last.id}|${last.name}` : null };
   }
 
   async show(id: string): Promise<PatternView> {
@@ -40,6 +67,7 @@ export class PatternService {
       name: pattern.name,
       kind: pattern.kind as PatternView['kind'],
       revision: pattern.revision,
+      version: pattern.version,
       body,
     };
   }
@@ -80,9 +108,10 @@ export class PatternService {
       name,
       kind: body.kind,
       revision: 1,
+      ...this.rows.first(),
     });
     await this.add(id, 1, body, [], madeBy);
-    return { id, name, kind: body.kind, revision: 1, body };
+    return { id, name, kind: body.kind, revision: 1, version: 1, body };
   }
 
   async revise(
@@ -93,21 +122,22 @@ export class PatternService {
     madeBy: string,
   ): Promise<PatternView> {
     refuseUnmakeable(body);
-    const pattern = await this.find(id);
+    const pattern = await this.rows.locked(PatternEntity, id, 'pattern');
     const before = await this.revision(id, pattern.revision);
-    if (pattern.revision !== basedOn)
-      throw Problem.conflict(
-        `${before.madeBy} saved revision ${pattern.revision} while you edited revision ${basedOn}: ${before.changes.map((c) => speak(c, 'mm')).join(', ')}. Open it anew, then make your changes.`,
-      );
+    this.rows.refuseStale(
+      pattern,
+      basedOn,
+      `${pattern.changedBy || before.madeBy} saved revision ${pattern.revision} while you edited: ${before.changes.map((c) => speak(c, 'mm')).join(', ')}.`,
+    );
     const changes = differenceInWords(before.body, body);
     const number = changes.length > 0 ? pattern.revision + 1 : pattern.revision;
     await this.transaction.manager.update(
       PatternEntity,
       { id, workshopId: this.here },
-      { name, kind: body.kind, revision: number },
+      { name, kind: body.kind, revision: number, ...this.rows.next(pattern) },
     );
     if (changes.length > 0) await this.add(id, number, body, changes, madeBy);
-    return { id, name, kind: body.kind, revision: number, body };
+    return { id, name, kind: body.kind, revision: number, version: pattern.version + 1, body };
   }
 
   async remove(id: string): Promise<void> {

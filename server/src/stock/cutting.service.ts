@@ -11,6 +11,7 @@ import {
   type CutStock,
   type WoodStock,
 } from '@compas/core';
+import { SharedRows } from '../database/sharedRow.js';
 import { WorkshopTransaction } from '../database/workshopTransaction.js';
 import { Problem, type FieldProblem } from '../edge/problem.js';
 import { WorkshopService } from '../workshop/workshop.service.js';
@@ -27,6 +28,7 @@ export class CuttingService {
     private readonly stock: StockService,
     private readonly ledger: LedgerService,
     private readonly workshop: WorkshopService,
+    private readonly rows: SharedRows,
   ) {}
 
   async list(): Promise<CuttingView[]> {
@@ -52,13 +54,14 @@ export class CuttingService {
       studyKey: dto.studyKey,
       body: { schema: 1, input, plan },
       recordedAt: null,
+      ...this.rows.first(),
     });
     return this.show(id);
   }
 
   /** Books a cutting: boards leave the shelf, labelled blanks and offcuts come onto it. All or nothing. */
   async record(id: string): Promise<CuttingView> {
-    const cutting = await this.find(id);
+    const cutting = await this.rows.locked(CuttingEntity, id, 'cutting plan');
     if (cutting.recordedAt !== null)
       throw Problem.conflict(`“${cutting.name}” was recorded before; its boards have left the shelf.`);
     const { plan, input: planned } = cutting.body;
@@ -68,12 +71,16 @@ export class CuttingService {
     const carry = input.sawing.offcutsCarryCost ?? false;
     for (const cut of plan.cuts) await this.bookOne(cutting, cut, planned.demand, carry);
     const { workshopId } = this.transaction.acting;
-    await this.transaction.manager.update(CuttingEntity, { workshopId, id }, { recordedAt: new Date() });
+    await this.transaction.manager.update(
+      CuttingEntity,
+      { workshopId, id },
+      { recordedAt: new Date(), ...this.rows.next(cutting) },
+    );
     return this.show(id);
   }
 
   async remove(id: string): Promise<void> {
-    const cutting = await this.find(id);
+    const cutting = await this.rows.locked(CuttingEntity, id, 'cutting plan');
     if (cutting.recordedAt !== null)
       throw Problem.conflict(`“${cutting.name}” was recorded; the ledger refers to it. It stays.`);
     const { workshopId } = this.transaction.acting;

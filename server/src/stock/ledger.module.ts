@@ -1,6 +1,12 @@
 import { Module } from '@nestjs/common';
+import { TypeOrmModule } from '@nestjs/typeorm';
+import { LedgerEntity } from './stock.entity.js';
 import { LedgerService } from './ledger.service.js';
 
 /** The ledger alone: kits are booked in it too. */
-@Module({ providers: [LedgerService], exports: [LedgerService] })
+@Module({
+  imports: [TypeOrmModule.forFeature([LedgerEntity])],
+  providers: [LedgerService],
+  exports: [LedgerService],
+})
 export class LedgerModule {}

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import { costOf, holdingsOf, takeProblem, type Holding, type LedgerKind } from '@compas/core';
+import { costOf, holdingsOf, takeProblem, type Balance, type Holding, type LedgerKind } from '@compas/core';
+import { ILike, LessThan, type FindOptionsWhere } from 'typeorm';
 import { WorkshopTransaction } from '../database/workshopTransaction.js';
 import { Problem } from '../edge/problem.js';
 import { LedgerEntity } from './stock.entity.js';
@@ -18,6 +19,34 @@ export interface NewEntry {
 }
 
 const NOTHING: Holding = { amount: 0, cost: 0 };
+
+/** Lines of a page. */
+const PAGE = 200;
+
+/** Which lines are wanted: those before a place, and of them those whose item or note holds the words. */
+function wanted(place: FindOptionsWhere<LedgerEntity>, search: string): FindOptionsWhere<LedgerEntity>[] {
+  if (search === '') return [place];
+  const like = ILike(`%${search.replace(/[\\%_]/g, '\\$&')}%`);
+  return [
+    { ...place, label: like },
+    { ...place, note: like },
+  ];
+}
+
+const BALANCE = `
+WITH held AS (
+  SELECT item_id, sum(amount) AS amount, sum(cost) AS cost, bool_or(shelf = 'kit') AS kit FROM ledger GROUP BY item_id
+), kinds AS (
+  SELECT kind, sum(cost)::float8 AS cost FROM ledger GROUP BY kind
+)
+SELECT jsonb_build_object(
+  'byKind', '{"received": 0, "cut": 0, "used": 0, "lost": 0, "corrected": 0}'::jsonb || coalesce((SELECT jsonb_object_agg(kind, cost) FROM kinds), '{}'),
+  'worth', coalesce((SELECT sum(cost)::float8 FROM held), 0),
+  'kits', coalesce((SELECT sum(cost)::float8 FROM held WHERE kit), 0),
+  'wrong', coalesce((SELECT jsonb_agg(item_id) FROM held WHERE amount < -1e-9 OR (abs(amount) <= 1e-9 AND cost <> 0)), '[]'),
+  'openCuttings', coalesce((SELECT jsonb_agg(id) FROM (
+    SELECT cutting_id AS id FROM ledger WHERE cutting_id IS NOT NULL GROUP BY cutting_id HAVING sum(cost) <> 0) open), '[]')
+) AS balance`;
 
 /** The ledger: lines are added, never changed; what is there is their sum. */
 @Injectable()
@@ -39,9 +68,22 @@ export class LedgerService {
     return holdingsOf(lines).get(itemId) ?? NOTHING;
   }
 
-  /** The newest lines first. */
-  lines(): Promise<LedgerEntity[]> {
-    return this.transaction.manager.find(LedgerEntity, { order: { number: 'DESC' } });
+  /** A page of lines, the newest first, before a number; with words only those that name them. */
+  async page(before: number | null, search: string): Promise<{ lines: LedgerEntity[]; next: number | null }> {
+    const found = await this.transaction.manager.find(LedgerEntity, {
+      where: wanted(before === null ? {} : { number: LessThan(String(before)) }, search),
+      order: { number: 'DESC' },
+      take: PAGE + 1,
+    });
+    const lines = found.slice(0, PAGE);
+    const last = lines.at(-1);
+    return { lines, next: found.length > PAGE && last ? Number(last.number) : null };
+  }
+
+  /** The ledger added up where it lies, as `balanceOf` does it. */
+  async balance(): Promise<Balance & { kits: number }> {
+    const [row] = await this.transaction.manager.query<[{ balance: Balance & { kits: number } }]>(BALANCE);
+    return row.balance;
   }
 
   async write(entries: readonly NewEntry[]): Promise<void> {

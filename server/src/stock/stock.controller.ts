@@ -1,11 +1,24 @@
-import { Body, Controller, Get, HttpCode, HttpStatus, Param, ParseUUIDPipe, Post, Put } from '@nestjs/common';
+import {
+  Body,
+  Controller,
+  Get,
+  HttpCode,
+  HttpStatus,
+  Param,
+  ParseUUIDPipe,
+  Post,
+  Put,
+  Query,
+} from '@nestjs/common';
 import { ApiCreatedResponse, ApiOkResponse, ApiTags } from '@nestjs/swagger';
 import { InWorkshop } from '../access/inWorkshop.js';
 import {
+  BalanceView,
   ChangeStockDto,
   HeldStockView,
   itemOf,
-  LedgerLineView,
+  LedgerPageDto,
+  LedgerPageView,
   MoveDto,
   ReceiveDto,
   SplitDto,
@@ -25,16 +38,22 @@ export class StockController {
   }
 
   @Get('ledger')
-  @ApiOkResponse({ type: [LedgerLineView] })
-  ledger(): Promise<LedgerLineView[]> {
-    return this.stock.ledgerLines();
+  @ApiOkResponse({ type: LedgerPageView })
+  ledger(@Query() { before, search }: LedgerPageDto): Promise<LedgerPageView> {
+    return this.stock.ledgerPage(before ?? null, search ?? '');
+  }
+
+  @Get('ledger/balance')
+  @ApiOkResponse({ type: BalanceView })
+  balance(): Promise<BalanceView> {
+    return this.stock.balance();
   }
 
   @Post()
   @ApiCreatedResponse({ type: [HeldStockView] })
   async receive(@Body() { received }: ReceiveDto): Promise<HeldStockView[]> {
-    await this.stock.receive(received);
-    return this.stock.list();
+    const made = new Set((await this.stock.receive(received)).map((item) => item.id));
+    return (await this.stock.list()).filter((held) => made.has(held.item.id));
   }
 
   @Put(':id')

@@ -17,6 +17,7 @@ import {
   type StockItem,
 } from '@compas/core';
 import { ApiProperty } from '@nestjs/swagger';
+import { Type } from 'class-transformer';
 import {
   BooleanField,
   ChoiceField,
@@ -168,6 +169,22 @@ export class HeldStockView {
   @ApiProperty() version: number;
 }
 
+export class LedgerPageDto {
+  @Type(() => Number)
+  @NumberField({ min: 1, max: Number.MAX_SAFE_INTEGER, whole: true, optional: true })
+  before?: number;
+  @TextField({ max: 80, optional: true }) search?: string;
+}
+
+/** The ledger added up over all of its lines, minor units. */
+export class BalanceView {
+  @CoreType('LedgerCosts') byKind: Record<LedgerKind, number>;
+  @ApiProperty() worth: number;
+  @ApiProperty({ description: 'of the worth: hardware kits' }) kits: number;
+  @ApiProperty({ type: [String] }) wrong: string[];
+  @ApiProperty({ type: [String] }) openCuttings: string[];
+}
+
 export class LedgerLineView {
   @ApiProperty() id: string;
   @ApiProperty() at: string;
@@ -179,4 +196,10 @@ export class LedgerLineView {
   @ApiProperty() cost: number;
   @ApiProperty() note: string;
   @ApiProperty({ type: String, nullable: true }) cuttingId: string | null;
+}
+
+export class LedgerPageView {
+  @ApiProperty({ type: [LedgerLineView] }) lines: LedgerLineView[];
+  @ApiProperty({ type: Number, nullable: true, description: 'where the next page begins' })
+  next: number | null;
 }

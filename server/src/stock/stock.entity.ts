@@ -1,13 +1,13 @@
 import type { CutInput, CutPlan, LedgerKind, NewStockItem } from '@compas/core';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
+import { SharedRow } from '../database/sharedRow.js';
 
 @Entity('stock_items')
-export class StockItemEntity {
+export class StockItemEntity extends SharedRow {
   @PrimaryColumn({ type: 'uuid', name: 'workshop_id' }) workshopId: string;
   @PrimaryColumn('uuid') id: string;
   @Column('text') kind: string;
   @Column('jsonb') body: NewStockItem;
-  @Column('int') version: number;
 }
 
 /** A cutting plan as it was kept: what it was made from, and what it says. */
@@ -18,7 +18,7 @@ export interface CuttingBody {
 }
 
 @Entity('cuttings')
-export class CuttingEntity {
+export class CuttingEntity extends SharedRow {
   @PrimaryColumn({ type: 'uuid', name: 'workshop_id' }) workshopId: string;
   @PrimaryColumn('uuid') id: string;
   @Column('text') name: string;

@@ -14,19 +14,22 @@ import {
   type StockItem,
   type Workshop,
 } from '@compas/core';
+import { SharedRows } from '../database/sharedRow.js';
 import { WorkshopTransaction } from '../database/workshopTransaction.js';
 import { Problem } from '../edge/problem.js';
 import { WorkshopService } from '../workshop/workshop.service.js';
 import { LedgerService } from './ledger.service.js';
 import {
   itemOf,
+  type BalanceView,
   type HeldStockView,
   type LedgerLineView,
+  type LedgerPageView,
   type MoveDto,
   type ReceivedDto,
   type SplitDto,
 } from './stock.dto.js';
-import { StockItemEntity } from './stock.entity.js';
+import { StockItemEntity, type LedgerEntity } from './stock.entity.js';
 
 /** What lies on the shelves, and every move of it through the ledger. */
 @Injectable()
@@ -35,6 +38,7 @@ export class StockService {
     private readonly transaction: WorkshopTransaction,
     private readonly ledger: LedgerService,
     private readonly workshop: WorkshopService,
+    private readonly rows: SharedRows,
   ) {}
 
   async list(): Promise<HeldStockView[]> {
@@ -49,20 +53,13 @@ export class StockService {
       .sort((a, b) => a.item.label.localeCompare(b.item.label));
   }
 
-  async ledgerLines(): Promise<LedgerLineView[]> {
-    const lines = await this.ledger.lines();
-    return lines.map(({ id, at, shelf, itemId, label, kind, amount, cost, note, cuttingId }) => ({
-      id,
-      at: at.toISOString(),
-      shelf,
-      itemId,
-      label,
-      kind,
-      amount,
-      cost,
-      note,
-      cuttingId,
-    }));
+  async ledgerPage(before: number | null, search: string): Promise<LedgerPageView> {
+    const { lines, next } = await this.ledger.page(before, search);
+    return { lines: lines.map(lineView), next };
+  }
+
+  balance(): Promise<BalanceView> {
+    return this.ledger.balance();
   }
 
   async find(id: string): Promise<StockItem> {
@@ -94,17 +91,18 @@ export class StockService {
       id,
       kind: item.kind,
       body: item,
-      version: 1,
+      ...this.rows.first(),
     });
     return { ...item, id };
   }
 
   async change(id: string, item: NewStockItem, basedOn: number): Promise<StockItem> {
-    const before = await this.entity(id);
-    if (before.version !== basedOn)
-      throw Problem.conflict(
-        `“${before.body.label}” was changed in between. Look at it again, then change it.`,
-      );
+    const before = await this.rows.locked(StockItemEntity, id, 'stock');
+    this.rows.refuseStale(
+      before,
+      basedOn,
+      `${before.changedBy || 'Somebody'} changed “${before.body.label}” in between.`,
+    );
     if (before.kind !== item.kind)
       throw Problem.unusable([
         { field: 'item.kind', why: `A ${before.kind} does not become a ${item.kind}. Enter it anew.` },
@@ -115,7 +113,7 @@ export class StockService {
     await this.transaction.manager.update(
       StockItemEntity,
       { workshopId, id },
-      { body: item, version: basedOn + 1 },
+      { body: item, ...this.rows.next(before) },
     );
     return { ...item, id };
   }
@@ -228,6 +226,30 @@ export class StockService {
     return found;
   }
 }
+
+const lineView = ({
+  id,
+  at,
+  shelf,
+  itemId,
+  label,
+  kind,
+  amount,
+  cost,
+  note,
+  cuttingId,
+}: LedgerEntity): LedgerLineView => ({
+  id,
+  at: at.toISOString(),
+  shelf,
+  itemId,
+  label,
+  kind,
+  amount,
+  cost,
+  note,
+  cuttingId,
+});
 
 const stockItem = ({ id, body }: StockItemEntity): StockItem => ({ ...body, id });
 

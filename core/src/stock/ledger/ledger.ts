@@ -92,9 +92,12 @@ export function shareCost(total: number, weights: readonly number[]): number[] {
   return shares;
 }
 
+/** Costs by what was booked, minor units. */
+export type LedgerCosts = Record<LedgerKind, number>;
+
 /** The ledger added up: what came, what went where, and what must still be there. */
 export interface Balance {
-  byKind: Record<LedgerKind, number>;
+  byKind: LedgerCosts;
   worth: number;
   /** items of which less than nothing is there, or whose empty shelf still has a cost */
   wrong: string[];

@@ -1,0 +1,70 @@
+import { Injectable } from '@nestjs/common';
+import {
+  progressOf,
+  SUMMARY_RULE,
+  summaryOf,
+  type PieceSummary,
+  type RunEvent,
+  type StepLine,
+} from '@compas/core';
+import type { EntityManager } from 'typeorm';
+
+/** Events as the core reads them, with their instant as it was sent. */
+export const EVENT_COLUMNS = `id, piece, to_char(at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') AS at, device, sequence, plan_version AS "planVersion", body`;
+
+const SUMMARY_COLUMNS =
+  'number AS piece, steps_done AS "stepsDone", rejected, step, locked_by AS "lockedBy", waits';
+
+const KEEP = `
+UPDATE pieces p SET steps_done = s."stepsDone", rejected = s.rejected, step = s.step, locked_by = s."lockedBy", waits = s.waits
+FROM jsonb_to_recordset($2::jsonb) AS s(piece int, "stepsDone" int, rejected boolean, step int, "lockedBy" text, waits jsonb)
+WHERE p.batch_id = $1 AND p.number = s.piece`;
+
+/**
+ * How far each piece is, kept beside it so that lists need no events. It is always summed up anew from the
+ * piece's events under the lock of its batch, never counted up.
+ */
+@Injectable()
+export class PieceSummaries {
+  /**
+   * Sums pieces of a batch up. The caller holds the lock of the batch's row.
+   * @param pieces which; all when not said
+   */
+  async refresh(
+    manager: EntityManager,
+    batchId: string,
+    steps: readonly StepLine[],
+    pieces?: readonly number[],
+  ): Promise<void> {
+    const events = await manager.query<RunEvent[]>(
+      `SELECT ${EVENT_COLUMNS} FROM events WHERE batch_id = $1 AND ($2::int[] IS NULL OR piece = ANY($2))`,
+      [batchId, pieces ?? null],
+    );
+    const numbers = pieces ?? (await this.numbersOf(manager, batchId));
+    const progress = progressOf(Math.max(0, ...numbers), events);
+    const wanted = new Set(numbers);
+    const summaries = progress.pieces.filter((p) => wanted.has(p.piece)).map((p) => summaryOf(steps, p));
+    await manager.query(KEEP, [batchId, JSON.stringify(summaries)]);
+  }
+
+  /** Kept summaries of several batches by their ids, each in the order of its pieces. */
+  async of(manager: EntityManager, batchIds: readonly string[]): Promise<Map<string, PieceSummary[]>> {
+    const rows = await manager.query<(PieceSummary & { batchId: string })[]>(
+      `SELECT batch_id AS "batchId", ${SUMMARY_COLUMNS} FROM pieces WHERE batch_id = ANY($1::uuid[]) ORDER BY batch_id, number`,
+      [batchIds],
+    );
+    const found = new Map<string, PieceSummary[]>(batchIds.map((id) => [id, []]));
+    for (const { batchId, ...summary } of rows) found.get(batchId)?.push(summary);
+    return found;
+  }
+
+  /** The rule by which summaries are made now; batches of an older one are summed up anew at start. */
+  readonly rule = SUMMARY_RULE;
+
+  private async numbersOf(manager: EntityManager, batchId: string): Promise<number[]> {
+    const rows = await manager.query<{ number: number }[]>('SELECT number FROM pieces WHERE batch_id = $1', [
+      batchId,
+    ]);
+    return rows.map((r) => r.number);
+  }
+}

@@ -1,0 +1,94 @@
+import type { MigrationInterface, QueryRunner } from 'typeorm';
+
+const HERE = `NULLIF(current_setting('compas.workshop_id', true), '')::uuid`;
+
+/** What several people can change: each says its version, who changed it last, when, and by which change. */
+const SHARED = ['workshops', 'patterns', 'kits', 'stock_items', 'cuttings', 'drying_bundles', 'batches'];
+const UNNUMBERED = ['patterns', 'kits', 'cuttings', 'batches'];
+
+/**
+ * Two hands at once: versions with their author, answers kept by the change that asked for them, events
+ * numbered by batch, and how far each piece is, kept beside it.
+ *
+ * An event's number is drawn under the lock of its batch's row, so that whoever has read up to a number
+ * has read everything below it. Pieces keep the end of a wait as an instant, which holds whichever clock
+ * that instant is later reckoned by.
+ */
+export class Together1796000000004 implements MigrationInterface {
+  async up(db: QueryRunner): Promise<void> {
+    for (const table of UNNUMBERED)
+      await db.query(`ALTER TABLE ${table} ADD COLUMN version integer NOT NULL DEFAULT 1`);
+    for (const table of SHARED)
+      await db.query(`ALTER TABLE ${table} ADD COLUMN changed_by text NOT NULL DEFAULT '',
+        ADD COLUMN changed_at timestamptz NOT NULL DEFAULT now(), ADD COLUMN last_change uuid`);
+    await db.query(`
+CREATE TABLE answers (
+  workshop_id uuid NOT NULL REFERENCES workshops ON DELETE CASCADE,
+  id uuid NOT NULL,
+  asked text NOT NULL,
+  answer jsonb,
+  made_by uuid NOT NULL,
+  made_at timestamptz NOT NULL DEFAULT now(),
+  PRIMARY KEY (workshop_id, id)
+);
+CREATE INDEX answers_by_age ON answers (workshop_id, made_at);
+ALTER TABLE answers ENABLE ROW LEVEL SECURITY;
+CREATE POLICY own ON answers USING (workshop_id = ${HERE}) WITH CHECK (workshop_id = ${HERE});
+
+ALTER TABLE batches ADD COLUMN last_event bigint NOT NULL DEFAULT 0, ADD COLUMN summary_rule integer NOT NULL DEFAULT 0;
+ALTER TABLE events ADD COLUMN number bigint;
+UPDATE events e SET number = n.number FROM (
+  SELECT workshop_id, id, row_number() OVER (PARTITION BY workshop_id, batch_id ORDER BY received_at, at, device, sequence) AS number FROM events
+) n WHERE n.workshop_id = e.workshop_id AND n.id = e.id;
+ALTER TABLE events ALTER COLUMN number SET NOT NULL;
+CREATE UNIQUE INDEX events_by_number ON events (workshop_id, batch_id, number);
+UPDATE batches b SET last_event = coalesce((SELECT max(number) FROM events e WHERE e.workshop_id = b.workshop_id AND e.batch_id = b.id), 0);
+DROP INDEX events_of_batch;
+CREATE INDEX events_of_piece ON events (workshop_id, batch_id, piece);
+CREATE INDEX events_checked ON events (workshop_id, batch_id) WHERE body->>'kind' = 'checked';
+
+ALTER TABLE plan_versions ADD COLUMN hash text, ADD COLUMN summary jsonb;
+CREATE INDEX plan_versions_by_hash ON plan_versions (workshop_id, hash);
+ALTER TABLE pieces ADD COLUMN steps_done integer NOT NULL DEFAULT 0, ADD COLUMN rejected boolean NOT NULL DEFAULT false,
+  ADD COLUMN step integer, ADD COLUMN locked_by text, ADD COLUMN waits jsonb NOT NULL DEFAULT '[]';
+
+CREATE INDEX readings_of_piece ON readings (workshop_id, batch_id, piece);
+CREATE INDEX set_aside_of_batch ON set_aside (workshop_id, batch_id, received_at);
+CREATE INDEX order_lines_of_revision ON order_lines (workshop_id, pattern_id, revision);
+CREATE INDEX batches_of_order ON batches (workshop_id, order_id);
+CREATE INDEX batches_of_revision ON batches (workshop_id, pattern_id, revision);
+CREATE INDEX batches_in_order ON batches (workshop_id, (put_away_at IS NOT NULL), created_at, id);
+CREATE INDEX patterns_by_name ON patterns (workshop_id, name, id);
+CREATE INDEX ledger_by_number ON ledger (workshop_id, number);
+CREATE INDEX memberships_of_user ON memberships (user_id);
+CREATE INDEX invites_of_workshop ON invites (workshop_id);
+
+CREATE FUNCTION access_acting(of_user uuid, in_workshop uuid) RETURNS TABLE (role text, name text)
+LANGUAGE sql SECURITY DEFINER SET search_path = public, pg_temp AS $$
+  SELECT m.role, u.name FROM memberships m JOIN users u ON u.id = m.user_id WHERE m.user_id = of_user AND m.workshop_id = in_workshop
+$$;
+REVOKE ALL ON FUNCTION access_acting FROM PUBLIC;`);
+    const [row] = (await db.query(`SELECT quote_ident(current_setting('compas.app_role')) AS role`)) as [
+      { role: string },
+    ];
+    await db.query(`GRANT EXECUTE ON FUNCTION access_acting TO ${row.role}`);
+    await db.query(`GRANT SELECT, INSERT, UPDATE, DELETE ON answers TO ${row.role}`);
+    await db.query(`GRANT UPDATE (steps_done, rejected, step, locked_by, waits) ON pieces TO ${row.role}`);
+  }
+
+  async down(db: QueryRunner): Promise<void> {
+    await db.query(`DROP FUNCTION access_acting; DROP TABLE answers;
+DROP INDEX readings_of_piece, set_aside_of_batch, order_lines_of_revision, batches_of_order, batches_of_revision,
+  batches_in_order, patterns_by_name, ledger_by_number, memberships_of_user, invites_of_workshop, events_checked, events_of_piece, events_by_number, plan_versions_by_hash;
+CREATE INDEX events_of_batch ON events (workshop_id, batch_id, at);
+ALTER TABLE events DROP COLUMN number;
+ALTER TABLE batches DROP COLUMN last_event, DROP COLUMN summary_rule;
+ALTER TABLE plan_versions DROP COLUMN hash, DROP COLUMN summary;
+ALTER TABLE pieces DROP COLUMN steps_done, DROP COLUMN rejected, DROP COLUMN step, DROP COLUMN locked_by, DROP COLUMN waits;`);
+    for (const table of SHARED)
+      await db.query(
+        `ALTER TABLE ${table} DROP COLUMN changed_by, DROP COLUMN changed_at, DROP COLUMN last_change`,
+      );
+    for (const table of UNNUMBERED) await db.query(`ALTER TABLE ${table} DROP COLUMN version`);
+  }
+}
