@@ -37,8 +37,8 @@ export class BatchController {
 
   @Get()
   @ApiOkResponse({ type: BatchPageView })
-  list(@Query() { away, after }: BatchPageDto): Promise<BatchPageView> {
-    return this.batches.page(away === 'yes', after ?? null, Date.now());
+  list(@Query() wish: BatchPageDto): Promise<BatchPageView> {
+    return this.batches.page(wish, Date.now());
   }
 
   /** What was made of each pattern so far. */

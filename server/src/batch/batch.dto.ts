@@ -104,7 +104,8 @@ export class BatchPageView {
 
 export class BatchPageDto {
   /** put away, or still on the bench */
-  @ChoiceField(['yes', 'no']) away: 'yes' | 'no';
+  @ChoiceField(['yes', 'no'], { optional: true }) away?: 'yes' | 'no';
+  @IdField({ optional: true }) patternId?: string;
   @TextField({ max: 120, optional: true }) after?: string;
 }
 

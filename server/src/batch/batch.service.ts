@@ -19,6 +19,7 @@ import { PatternService } from '../pattern/pattern.service.js';
 import { WorkshopService } from '../workshop/workshop.service.js';
 import type {
   BatchDetailView,
+  BatchPageDto,
   BatchPageView,
   BatchView,
   MadeView,
@@ -47,7 +48,7 @@ const DETAIL = `SELECT ${COLUMNS}, v.hash AS "planHash", b.last_event::int AS "l
 /** Batches of a page. */
 const PAGE = 100;
 const LISTED = `SELECT ${COLUMNS}, v.summary, to_char(b.created_at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.US"Z"') AS at ${JOINED} ${PLAN}
-WHERE (b.put_away_at IS NOT NULL) = $1 AND ($2::timestamptz IS NULL OR (b.created_at, b.id) > ($2::timestamptz, $3::uuid))
+WHERE ($1::boolean IS NULL OR (b.put_away_at IS NOT NULL) = $1) AND ($5::uuid IS NULL OR b.pattern_id = $5) AND ($2::timestamptz IS NULL OR (b.created_at, b.id) > ($2::timestamptz, $3::uuid))
 ORDER BY b.created_at, b.id LIMIT $4`;
 
 interface ListedRow extends BatchView {
@@ -98,10 +99,16 @@ export class BatchService {
   ) {}
 
   /** A page of batches by key, so that one that is made or put away meanwhile shifts none. */
-  async page(away: boolean, after: string | null, now: number): Promise<BatchPageView> {
+  async page(wish: BatchPageDto, now: number): Promise<BatchPageView> {
     const { manager } = this.transaction;
-    const key = after === null ? null : keyOf(after);
-    const rows = await manager.query<ListedRow[]>(LISTED, [away, key?.at ?? null, key?.id ?? null, PAGE + 1]);
+    const key = wish.after === undefined ? null : keyOf(wish.after);
+    const rows = await manager.query<ListedRow[]>(LISTED, [
+      wish.away === undefined ? null : wish.away === 'yes',
+      key?.at ?? null,
+      key?.id ?? null,
+      PAGE + 1,
+      wish.patternId ?? null,
+    ]);
     const page = rows.slice(0, PAGE);
     const pieces = await this.summaries.of(
       manager,

@@ -8,12 +8,20 @@ export interface FieldProblem {
   why: string;
 }
 
+/** Who changed a thing in between, and when. */
+export interface Conflict {
+  by: string;
+  at: string;
+  version: number;
+}
+
 /** What the server said against a request, in a sentence. */
 export class ApiProblem extends Error {
   constructor(
     readonly status: number,
     detail: string,
     readonly errors: FieldProblem[] = [],
+    readonly conflict: Conflict | null = null,
   ) {
     super(detail);
   }
@@ -26,6 +34,7 @@ export function problemOf(status: number, body: unknown): ApiProblem {
       status,
       body.detail,
       'errors' in body && Array.isArray(body.errors) ? (body.errors as FieldProblem[]) : [],
+      'conflict' in body ? (body.conflict as Conflict) : null,
     );
   return new ApiProblem(status, 'The server did not answer as it should. Try again.');
 }

@@ -1,15 +1,18 @@
 import type { DryingBundle, Kit, NewKit, NewStockItem, PatternBody, Workshop } from '@compas/core';
-import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
+import { infiniteQueryOptions, queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { loadBatch, type BatchDetail } from './batch.js';
+import { Changes } from './changes.js';
 import { ask } from './client.js';
 import type { Schemas } from './problem.js';
 
 export type Session = Schemas['SessionView'];
 export type Pattern = Schemas['PatternView'];
 export type BatchSummary = Schemas['BatchSummaryView'];
-export type BatchDetail = Schemas['BatchDetailView'];
+export type { BatchDetail } from './batch.js';
 export type WorkshopDetail = Schemas['WorkshopView'];
 export type NewBatch = Schemas['NewBatchDto'];
-export type PlanChoices = Schemas['PlanChoicesDto'];
+export type PlanChoices = Schemas['ReplanDto'];
 export type Member = Schemas['MemberView'];
 
 export const sessionQuery = queryOptions({
@@ -23,9 +26,15 @@ export const workshopQuery = queryOptions({
   queryFn: () => ask('get', '/api/workshop'),
 });
 
-export const kitsQuery = queryOptions({
+export type HeldKit = Schemas['HeldKitView'];
+export const heldKitsQuery = queryOptions({
   queryKey: ['kits'],
-  queryFn: async (): Promise<Kit[]> => (await ask('get', '/api/kits')).kits,
+  queryFn: async (): Promise<HeldKit[]> => (await ask('get', '/api/kits')).kits,
+});
+
+export const kitsQuery = queryOptions({
+  ...heldKitsQuery,
+  select: (held: HeldKit[]): Kit[] => held.map(({ kit }) => kit),
 });
 
 export const membersQuery = queryOptions({
@@ -33,10 +42,38 @@ export const membersQuery = queryOptions({
   queryFn: () => ask('get', '/api/members'),
 });
 
+/** Patterns by name, page by page, those that are called so. */
+export const patternPagesQuery = (search: string) =>
+  infiniteQueryOptions({
+    queryKey: ['patterns', 'pages', search],
+    queryFn: ({ pageParam }) => ask('get', '/api/patterns', { params: { query: { ...pageParam, search } } }),
+    initialPageParam: {} as { after?: string },
+    getNextPageParam: ({ next }) => (next === null ? undefined : { after: next }),
+  });
+
+/** Every pattern, for choosing from. */
 export const patternsQuery = queryOptions({
-  queryKey: ['patterns'],
-  queryFn: () => ask('get', '/api/patterns'),
+  queryKey: ['patterns', 'all'],
+  queryFn: () =>
+    everyPage(
+      (after) => ask('get', '/api/patterns', { params: { query: { after } } }),
+      (page) => page.patterns,
+    ),
 });
+
+/** All of a list that comes by pages. */
+async function everyPage<Page extends { next: string | null }, Item>(
+  ask: (after: string | undefined) => Promise<Page>,
+  itemsOf: (page: Page) => Item[],
+): Promise<Item[]> {
+  const all: Item[] = [];
+  for (let after: string | undefined; ;) {
+    const page = await ask(after);
+    all.push(...itemsOf(page));
+    if (page.next === null) return all;
+    after = page.next;
+  }
+}
 
 export const patternQuery = (id: string) =>
   queryOptions({
@@ -64,16 +101,33 @@ export const samplesQuery = queryOptions({
 export const createSample = (body: Schemas['NewSampleDto']) => ask('post', '/api/samples', { body });
 export const removeSample = (id: string) => ask('delete', '/api/samples/{id}', { params: { path: { id } } });
 
+const batchPages = (wish: { away?: 'yes' | 'no'; patternId?: string }) =>
+  everyPage(
+    (after) => ask('get', '/api/batches', { params: { query: { ...wish, after } } }),
+    (page) => page.batches,
+  );
+
+/** Batches that are still on the bench. */
 export const batchesQuery = queryOptions({
-  queryKey: ['batches'],
-  queryFn: () => ask('get', '/api/batches'),
+  queryKey: ['batches', 'open'],
+  queryFn: () => batchPages({ away: 'no' }),
   refetchInterval: 60_000,
+});
+
+/** All that were ever made of a pattern. */
+export const batchesOfQuery = (patternId: string) =>
+  queryOptions({ queryKey: ['batches', 'of', patternId], queryFn: () => batchPages({ patternId }) });
+
+export type Made = Schemas['MadeView'];
+export const madeQuery = queryOptions({
+  queryKey: ['batches', 'made'],
+  queryFn: () => ask('get', '/api/batches/made'),
 });
 
 export const batchQuery = (id: string) =>
   queryOptions({
     queryKey: ['batches', id],
-    queryFn: () => ask('get', '/api/batches/{id}', { params: { path: { id } } }),
+    queryFn: ({ client }) => loadBatch(id, client.getQueryData<BatchDetail>(['batches', id])),
   });
 
 export type HeldStock = Schemas['HeldStockView'];
@@ -85,9 +139,18 @@ export const stockQuery = queryOptions({
   queryFn: () => ask('get', '/api/stock'),
 });
 
-export const ledgerQuery = queryOptions({
-  queryKey: ['stock', 'ledger'],
-  queryFn: () => ask('get', '/api/stock/ledger'),
+export const ledgerPagesQuery = (search: string) =>
+  infiniteQueryOptions({
+    queryKey: ['stock', 'ledger', search],
+    queryFn: ({ pageParam }) =>
+      ask('get', '/api/stock/ledger', { params: { query: { ...pageParam, search } } }),
+    initialPageParam: {} as { before?: number },
+    getNextPageParam: ({ next }) => (next === null ? undefined : { before: next }),
+  });
+
+export const balanceQuery = queryOptions({
+  queryKey: ['stock', 'balance'],
+  queryFn: () => ask('get', '/api/stock/ledger/balance'),
 });
 
 export const cuttingsQuery = queryOptions({
@@ -123,8 +186,9 @@ export const takeOffBundle = (id: string) => ask('delete', '/api/drying/{id}', {
 /** A change on the server, after which the named queries are asked anew. */
 export function useChange<Input, Output>(change: (input: Input) => Promise<Output>, ...stale: string[]) {
   const client = useQueryClient();
+  const [changes] = useState(() => new Changes());
   return useMutation({
-    mutationFn: change,
+    mutationFn: (input: Input) => changes.make(input, change),
     onSuccess: () => Promise.all(stale.map((key) => client.invalidateQueries({ queryKey: [key] }))),
   });
 }
@@ -142,10 +206,9 @@ export const enterWorkshop = (workshopId: string) =>
 export const saveWorkshop = (body: { name: string; basedOn: number; body: Workshop }) =>
   ask('put', '/api/workshop', { body });
 
-export const saveKit = ({ id, kit }: { id: string | null; kit: NewKit }) =>
-  id === null
-    ? ask('post', '/api/kits', { body: { kit } })
-    : ask('put', '/api/kits/{id}', { params: { path: { id } }, body: { kit } });
+export const createKit = (kit: NewKit) => ask('post', '/api/kits', { body: { kit } });
+export const saveKit = ({ id, ...body }: { id: string; kit: NewKit; basedOn: number }) =>
+  ask('put', '/api/kits/{id}', { params: { path: { id } }, body });
 export const removeKit = (id: string) => ask('delete', '/api/kits/{id}', { params: { path: { id } } });
 
 export const createPattern = (body: { name: string; body: PatternBody }) =>

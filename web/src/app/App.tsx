@@ -1,26 +1,28 @@
-import { QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { MutationCache, QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { App as AntApp, ConfigProvider } from 'antd';
 import { lazy, Suspense } from 'react';
 import { createBrowserRouter, RouterProvider } from 'react-router';
 import { ApiProblem } from '../api/problem.js';
 import { dayTheme } from '../ui/theme.js';
+import { Fault, NotThere } from './Fault.js';
 import { Shell } from './Shell.js';
 
 /** A session that has run out shows at the next question: then the door is asked for. */
-const queryCache = new QueryCache({
-  onError: (error) => {
-    if (error instanceof ApiProblem && error.status === 401)
-      void client.invalidateQueries({ queryKey: ['session'] });
-  },
-});
+const onError = (error: Error): void => {
+  if (error instanceof ApiProblem && error.status === 401)
+    void client.invalidateQueries({ queryKey: ['session'] });
+};
 
 const client: QueryClient = new QueryClient({
-  queryCache,
+  queryCache: new QueryCache({ onError }),
+  mutationCache: new MutationCache({ onError }),
   defaultOptions: {
     queries: {
       staleTime: 5_000,
       retry: (count, error) => !(error instanceof ApiProblem) && count < 2,
       refetchOnWindowFocus: true,
+      // a screen without what it shows says so in its place; what is shown already stays
+      throwOnError: (_error, query) => query.state.data === undefined,
     },
     mutations: { networkMode: 'always' },
   },
@@ -49,35 +51,42 @@ const RunScreen = lazy(() => import('../run/RunScreen.js'));
 const TwinsScreen = lazy(() => import('../twins/TwinsScreen.js'));
 
 const router = createBrowserRouter([
-  { path: '/sign-in', element: <SignIn /> },
-  { path: '/join/:token', element: <Join /> },
-  { path: '/batches/:id/run', element: <RunScreen /> },
+  { path: '/sign-in', element: <SignIn />, errorElement: <Fault /> },
+  { path: '/join/:token', element: <Join />, errorElement: <Fault /> },
+  { path: '/batches/:id/run', element: <RunScreen />, errorElement: <Fault /> },
   {
     element: <Shell />,
+    errorElement: <Fault />,
     children: [
-      { path: '/', element: <Bench /> },
-      { path: '/patterns', element: <Shelf /> },
-      { path: '/patterns/new', element: <NewPattern /> },
-      { path: '/patterns/copy', element: <CopyScreen /> },
-      { path: '/patterns/:id/compare', element: <CompareScreen /> },
-      { path: '/patterns/:id', element: <PatternScreen /> },
-      { path: '/patterns/:id/plan/:stage?', element: <DraftPlan /> },
       {
-        path: '/stock',
-        element: <StockFrame />,
+        errorElement: <Fault />,
         children: [
-          { index: true, element: <ShelfScreen /> },
-          { path: 'cutting/:id?', element: <CuttingScreen /> },
-          { path: 'logs/:id?', element: <LogScreen /> },
-          { path: 'cylinder', element: <CylinderScreen /> },
-          { path: 'drying/:id?', element: <DryingScreen /> },
-          { path: 'materials/:id?', element: <MaterialsScreen /> },
-          { path: 'ledger', element: <LedgerScreen /> },
+          { path: '/', element: <Bench /> },
+          { path: '/patterns', element: <Shelf /> },
+          { path: '/patterns/new', element: <NewPattern /> },
+          { path: '/patterns/copy', element: <CopyScreen /> },
+          { path: '/patterns/:id/compare', element: <CompareScreen /> },
+          { path: '/patterns/:id', element: <PatternScreen /> },
+          { path: '/patterns/:id/plan/:stage?', element: <DraftPlan /> },
+          {
+            path: '/stock',
+            element: <StockFrame />,
+            children: [
+              { index: true, element: <ShelfScreen /> },
+              { path: 'cutting/:id?', element: <CuttingScreen /> },
+              { path: 'logs/:id?', element: <LogScreen /> },
+              { path: 'cylinder', element: <CylinderScreen /> },
+              { path: 'drying/:id?', element: <DryingScreen /> },
+              { path: 'materials/:id?', element: <MaterialsScreen /> },
+              { path: 'ledger', element: <LedgerScreen /> },
+            ],
+          },
+          { path: '/batches/:id/twins', element: <TwinsScreen /> },
+          { path: '/batches/:id/:stage?', element: <BatchPlan /> },
+          { path: '/workshop/:section?', element: <WorkshopScreen /> },
+          { path: '*', element: <NotThere /> },
         ],
       },
-      { path: '/batches/:id/twins', element: <TwinsScreen /> },
-      { path: '/batches/:id/:stage?', element: <BatchPlan /> },
-      { path: '/workshop/:section?', element: <WorkshopScreen /> },
     ],
   },
 ]);

@@ -19,7 +19,7 @@ import { choicesOf } from '../ui/choices.js';
 
 /** The frame round every desk screen: where one can go, in which units one reads, who one is. */
 export function Shell() {
-  const session = useQuery(sessionQuery);
+  const session = useQuery({ ...sessionQuery, throwOnError: false });
   const signedIn = Boolean(session.data?.userId && session.data.workshopId);
   const workshop = useQuery({ ...workshopQuery, enabled: signedIn });
   const { pathname } = useLocation();

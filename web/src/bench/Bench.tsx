@@ -4,7 +4,6 @@ import { Link } from 'react-router';
 import { batchesQuery, putAwayBatch, useChange, workshopQuery, type BatchSummary } from '../api/queries.js';
 import { clockWords, dayWords, onClock } from '../ui/clock.js';
 import { Say } from '../ui/Length.js';
-import { Trouble } from '../ui/Trouble.js';
 import { useNow } from '../ui/useNow.js';
 import { BenchStock } from './BenchStock.js';
 import './bench.css';
@@ -14,14 +13,13 @@ export default function Bench() {
   const batches = useQuery(batchesQuery);
   const workshop = useQuery(workshopQuery);
   const now = useNow(30_000);
-  if (batches.isError) return <Trouble error={batches.error} />;
   if (!batches.data || !workshop.data) return null;
   const { timeZone } = workshop.data.body.hours;
-  const open = batches.data.filter((b) => !b.putAway);
+  const open = batches.data;
   const waiting = open.filter((b) => b.next.kind === 'wait' && b.next.until > now);
   const finished = open.filter((b) => b.next.kind === 'finished');
   const going = open.filter((b) => !waiting.includes(b) && !finished.includes(b));
-  if (open.length === 0) return <EmptyBench away={batches.data.length} />;
+  if (open.length === 0) return <EmptyBench />;
   return (
     <div className="bench">
       <h1>On the bench, {clockWords(onClock(now, timeZone))}</h1>
@@ -45,14 +43,11 @@ export default function Bench() {
   );
 }
 
-function EmptyBench({ away }: { away: number }) {
+function EmptyBench() {
   return (
     <div className="sheet">
       <h1>The bench is clear.</h1>
-      <p>
-        Choose a pattern, say how many and by when, and Compas lays out the work.
-        {away > 0 ? ` ${away} batches are put away.` : ''}
-      </p>
+      <p>Choose a pattern, say how many and by when, and Compas lays out the work.</p>
       <Link to="/patterns">
         <Button type="primary" size="large">
           Choose a pattern

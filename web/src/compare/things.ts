@@ -13,7 +13,7 @@ import {
 import { useQueries, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import {
-  batchesQuery,
+  batchesOfQuery,
   batchQuery,
   patternsQuery,
   revisionsQuery,
@@ -38,8 +38,7 @@ export function useThings(patternId: string): { things: Thing[]; error: unknown 
   const revisions = useQuery(revisionsQuery(patternId));
   const patterns = useQuery(patternsQuery);
   const samples = useQuery(samplesQuery);
-  const batches = useQuery(batchesQuery);
-  const own = (batches.data ?? []).filter((b) => b.patternId === patternId);
+  const own = useQuery(batchesOfQuery(patternId)).data ?? [];
   const measured = useQueries({ queries: own.map((b) => batchQuery(b.id)), combine: thatCame });
   const things = useMemo<Thing[]>(
     () => [

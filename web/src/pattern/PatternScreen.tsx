@@ -1,33 +1,13 @@
-import {
-  checkPattern,
-  outlineOf,
-  type Finding,
-  type Kit,
-  type PatternBody,
-  type PlannedHardware,
-  type PlanInputs,
-  type Stage,
-  type Workshop,
-} from '@compas/core';
-import { hashKey, useQuery } from '@tanstack/react-query';
-import { App, Button, Input, Tabs } from 'antd';
-import { memo, useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
-import { Link, useBlocker, useParams } from 'react-router';
-import {
-  kitsQuery,
-  patternQuery,
-  savePattern,
-  useChange,
-  workshopQuery,
-  type Pattern,
-} from '../api/queries.js';
-import { draftFrom } from '../plan/draft.js';
+import { checkPattern, outlineOf, type Finding, type Kit, type Stage, type Workshop } from '@compas/core';
+import { useQuery } from '@tanstack/react-query';
+import { useDeferredValue, useMemo, useState } from 'react';
+import { useParams } from 'react-router';
+import { kitsQuery, patternQuery, workshopQuery, type Pattern } from '../api/queries.js';
 import { WorkScreen } from '../plan/WorkScreen.js';
+import { KeptHere } from '../saving/KeptHere.js';
 import { Figures } from '../ui/Figures.js';
 import { Findings } from '../ui/Findings.js';
 import { Trouble } from '../ui/Trouble.js';
-import { usePlan } from '../workers/usePlan.js';
-import { ChecksPanel } from './ChecksPanel.js';
 import { firstSpot, turningAt, type Spot } from './editing.js';
 import {
   EditorActionsContext,
@@ -36,18 +16,14 @@ import {
   type EditorActions,
 } from './editor.js';
 import { EditorStrip } from './EditorStrip.js';
-import { ElementList } from './ElementList.js';
-import { ExportMenu } from './ExportMenu.js';
-import { HardwarePanel } from './HardwarePanel.js';
-import { HolesPanel } from './HolesPanel.js';
-import { JoinsPanel } from './JoinsPanel.js';
-import { PartBar } from './PartBar.js';
-import { ReshapeMenu } from './ReshapeMenu.js';
+import { EditorTabs } from './EditorTabs.js';
+import { EditorTitle } from './EditorTitle.js';
 import { RevisionHistory } from './RevisionHistory.js';
 import { RoundPanel } from './RoundPanel.js';
-import { SourcePanel } from './SourcePanel.js';
-import { SurfacePanel } from './SurfacePanel.js';
-import { useHistory } from './useHistory.js';
+import { useDraftPlan } from './useDraftPlan.js';
+import { useEditorKeys } from './useEditorKeys.js';
+import { useGuard } from './useGuard.js';
+import { usePatternDraft } from './usePatternDraft.js';
 import './pattern.css';
 
 /** The pattern on the strip, every dimension edited in place. */
@@ -56,51 +32,22 @@ export default function PatternScreen() {
   const pattern = useQuery(patternQuery(id));
   const workshop = useQuery(workshopQuery);
   const kits = useQuery(kitsQuery);
-  if (pattern.isError) return <Trouble error={pattern.error} />;
   if (!pattern.data || !workshop.data || !kits.data) return null;
   return <Editor key={id} pattern={pattern.data} workshop={workshop.data.body} kits={kits.data} />;
 }
 
-const NOTHING_CHOSEN = new URLSearchParams();
-
 function Editor({ pattern, workshop, kits }: { pattern: Pattern; workshop: Workshop; kits: Kit[] }) {
-  const {
-    present: body,
-    change,
-    update,
-    read,
-    undo,
-    redo,
-    canUndo,
-    canRedo,
-  } = useHistory<PatternBody>(pattern.body);
-  const [name, setName] = useState(pattern.name);
+  const draft = usePatternDraft(pattern);
+  const { body, change, update, read, undo, redo } = draft;
   const [wanted, setSpot] = useState<Spot>(() => firstSpot(pattern.body));
   const [selected, setSelected] = useState<string | null>(null);
   const spot = body.parts.some((p) => p.id === wanted.partId) ? wanted : firstSpot(body);
-  const save = useChange(savePattern, 'patterns');
-  const { message } = App.useApp();
   // the strip follows at once; judging and planning follow when there is a moment
   const calm = useDeferredValue(body);
-  const plan = useDraftPlan(calm, spot, workshop, kits);
+  const { plan, error: planError } = useDraftPlan(calm, spot, workshop, kits);
   const problems = useMemo(() => checkPattern(calm).map(problemFinding), [calm]);
-  const changed = useMemo(
-    () => name !== pattern.name || (calm !== pattern.body && hashKey([pattern.body]) !== hashKey([calm])),
-    [name, calm, pattern],
-  );
-  const keep = useCallback(() => {
-    save.mutate(
-      { id: pattern.id, name: name.trim() || pattern.name, body, basedOn: pattern.revision },
-      {
-        onSuccess: (kept) =>
-          void message.success(
-            kept.revision === pattern.revision ? 'Saved.' : `Saved as revision ${kept.revision}.`,
-          ),
-      },
-    );
-  }, [save, pattern, name, body, message]);
-  useEditorKeys(undo, redo, keep);
-  useGuard(changed);
+  useEditorKeys(undo, redo, draft.save);
+  useGuard(draft.changed);
   const editor = useMemo<EditorState>(
     () => ({
       body,
@@ -124,77 +71,37 @@ function Editor({ pattern, workshop, kits }: { pattern: Pattern; workshop: Works
     }),
     [spot.partId, spot.turningId, workshop.lathe, update, read],
   );
-  const to = (stage: Stage) =>
-    stage === 'pattern'
-      ? `/patterns/${pattern.id}`
-      : stage === 'run' || stage === 'twins'
-        ? null
-        : `/patterns/${pattern.id}/plan/${stage}`;
   const planned = plan?.parts[0] ?? null;
   const part = body.parts.find((p) => p.id === spot.partId) ?? body.parts[0];
-  const own = (plan?.findings ?? []).filter(
-    (f) =>
-      f.stage === 'pattern' || f.severity === 'stop' || f.stage === 'drill' || f.id.startsWith('turn.tool.'),
-  );
-  const shown = [
-    ...problems,
-    ...own.filter((f) => !problems.some((p) => p.elementId !== undefined && p.elementId === f.elementId)),
-  ];
+  const shown = shownFindings(problems, plan?.findings ?? []);
   return (
     <EditorActionsContext value={actions}>
       <EditorContext value={editor}>
         <WorkScreen
           title={
-            <>
-              <Input
-                variant="borderless"
-                aria-label="Name of the pattern"
-                value={name}
-                maxLength={80}
-                onChange={(e) => setName(e.target.value)}
-                style={{ fontSize: 26, fontWeight: 650, width: 380, paddingLeft: 0 }}
-              />
-              <span className="row" style={{ gap: 8 }}>
-                <Button onClick={undo} disabled={!canUndo}>
-                  Undo
-                </Button>
-                <Button onClick={redo} disabled={!canRedo}>
-                  Redo
-                </Button>
-                <ReshapeMenu />
-                <ExportMenu patternId={pattern.id} name={name} />
-                <Link to={`/patterns/${pattern.id}/compare`}>
-                  <Button disabled={changed} title={changed ? 'Save first' : undefined}>
-                    Compare
-                  </Button>
-                </Link>
-                <Button
-                  onClick={keep}
-                  type={changed ? 'primary' : 'default'}
-                  disabled={!changed || problems.length > 0}
-                  loading={save.isPending}
-                >
-                  {changed ? `Save as revision ${pattern.revision + 1}` : `Revision ${pattern.revision}`}
-                </Button>
-                <Link to={`/patterns/${pattern.id}/plan/stock?part=${part.id}`}>
-                  <Button
-                    type={changed ? 'default' : 'primary'}
-                    disabled={changed}
-                    title={changed ? 'Save first: plans are made of revisions' : undefined}
-                  >
-                    Order some
-                  </Button>
-                </Link>
-              </span>
-            </>
+            <EditorTitle
+              pattern={pattern}
+              name={draft.name}
+              onName={draft.setName}
+              undo={draft.canUndo ? undo : null}
+              redo={draft.canRedo ? redo : null}
+              changed={draft.changed}
+              onSave={problems.length > 0 ? null : draft.save}
+              saving={draft.saving}
+              partId={part.id}
+            />
           }
           strip={<EditorStrip planned={planned} findings={shown} />}
           stage="pattern"
           findings={[...problems, ...(plan?.findings ?? [])]}
-          to={changed ? () => null : to}
+          to={draft.changed ? () => null : stageOf(pattern.id)}
           aside={
             <>
-              <Trouble error={save.error} />
+              <KeptHere at={draft.keptAt} room={draft.room} onTakeBack={draft.takeBack} />
+              <Trouble error={draft.error} />
+              {planError && (
+                <p role="alert">▲ No plan could be made of it as it stands: {planError.message}</p>
+              )}
               <Findings findings={shown} empty="It can be made as it stands." />
               <RoundPanel body={calm} />
               <Figures figures={plan?.figures.pattern ?? []} />
@@ -212,74 +119,30 @@ function Editor({ pattern, workshop, kits }: { pattern: Pattern; workshop: Works
             patternId={pattern.id}
           />
         </WorkScreen>
+        {draft.dialog}
       </EditorContext>
     </EditorActionsContext>
   );
 }
 
-interface EditorTabsProps {
-  kits: Kit[];
-  hardware: PlannedHardware | null;
-  parts: number;
-  patternId: string;
-}
+/** Where each stage leads from the editor; run and twins belong to a batch. */
+const stageOf =
+  (id: string) =>
+  (stage: Stage): string | null => {
+    if (stage === 'pattern') return `/patterns/${id}`;
+    return stage === 'run' || stage === 'twins' ? null : `/patterns/${id}/plan/${stage}`;
+  };
 
-/** The panels of the editor: each draws itself anew when what it shows has changed. */
-const EditorTabs = memo(function EditorTabs({ kits, hardware, parts, patternId }: EditorTabsProps) {
-  return (
-    <Tabs
-      items={[
-        {
-          key: 'profile',
-          label: 'Profile',
-          children: (
-            <div className="column">
-              <ElementList />
-              <HardwarePanel kits={kits} hardware={hardware} />
-            </div>
-          ),
-        },
-        { key: 'holes', label: 'Holes', children: <HolesPanel /> },
-        {
-          key: 'parts',
-          label: `Parts and joins${parts > 1 ? ` (${parts})` : ''}`,
-          children: (
-            <div className="column">
-              <PartBar />
-              <JoinsPanel kits={kits} />
-            </div>
-          ),
-        },
-        {
-          key: 'surface',
-          label: 'Surface and checks',
-          children: (
-            <div className="column">
-              <SurfacePanel />
-              <ChecksPanel patternId={patternId} />
-            </div>
-          ),
-        },
-        { key: 'source', label: 'Source and mates', children: <SourcePanel /> },
-      ]}
-    />
+/** What keeps it from being made, then what the plan says of the pattern; each place once. */
+function shownFindings(problems: Finding[], planned: readonly Finding[]): Finding[] {
+  const own = planned.filter(
+    (f) =>
+      f.stage === 'pattern' || f.severity === 'stop' || f.stage === 'drill' || f.id.startsWith('turn.tool.'),
   );
-});
-
-function useDraftPlan(body: PatternBody, spot: Spot, workshop: Workshop, kits: Kit[]) {
-  const [opened] = useState(() => Date.now());
-  const inputs = useMemo<PlanInputs>(() => {
-    const { order, schools } = draftFrom(NOTHING_CHOSEN, body, workshop, opened);
-    const part = body.parts.find((p) => p.id === spot.partId) ?? body.parts[0];
-    return {
-      pattern: body,
-      workshop,
-      stock: { kits },
-      order: { ...order, partId: part.id, materialId: part.materialId },
-      schools,
-    };
-  }, [body, spot.partId, workshop, kits, opened]);
-  return usePlan(inputs);
+  return [
+    ...problems,
+    ...own.filter((f) => !problems.some((p) => p.elementId !== undefined && p.elementId === f.elementId)),
+  ];
 }
 
 const problemFinding = (problem: { partId: string; elementId?: string; why: string }): Finding => ({
@@ -292,39 +155,3 @@ const problemFinding = (problem: { partId: string; elementId?: string; why: stri
   why: 'The pattern cannot be saved while this stands.',
   remedy: 'Change it in the list, or undo.',
 });
-
-function useEditorKeys(undo: () => void, redo: () => void, save: () => void): void {
-  useEffect(() => {
-    const onKeyDown = (event: KeyboardEvent) => {
-      if (!event.ctrlKey && !event.metaKey) return;
-      const key = event.key.toLowerCase();
-      if (key !== 'z' && key !== 's') return;
-      event.preventDefault();
-      if (document.activeElement instanceof HTMLInputElement) document.activeElement.blur();
-      if (key === 's') save();
-      else if (event.shiftKey) redo();
-      else undo();
-    };
-    window.addEventListener('keydown', onKeyDown);
-    return () => window.removeEventListener('keydown', onKeyDown);
-  }, [undo, redo, save]);
-}
-
-/** Asks before changes that are not saved would be left behind. */
-function useGuard(changed: boolean): void {
-  const { modal } = App.useApp();
-  const blocker = useBlocker(
-    ({ currentLocation, nextLocation }) => changed && currentLocation.pathname !== nextLocation.pathname,
-  );
-  useEffect(() => {
-    if (blocker.state !== 'blocked') return;
-    modal.confirm({
-      title: 'Leave without saving?',
-      content: 'The changes to this pattern would be lost.',
-      okText: 'Leave',
-      cancelText: 'Stay',
-      onOk: () => blocker.proceed(),
-      onCancel: () => blocker.reset(),
-    });
-  }, [blocker, modal]);
-}

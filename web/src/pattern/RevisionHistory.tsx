@@ -4,7 +4,6 @@ import type { PatternBody } from '@compas/core';
 import { memo } from 'react';
 import { revisionsQuery } from '../api/queries.js';
 import { Say } from '../ui/Length.js';
-import { Trouble } from '../ui/Trouble.js';
 
 /** What changed from revision to revision, in words; an old one can be taken up again. */
 export const RevisionHistory = memo(function RevisionHistory({
@@ -17,7 +16,6 @@ export const RevisionHistory = memo(function RevisionHistory({
   onTake: (body: PatternBody) => void;
 }) {
   const revisions = useQuery(revisionsQuery(patternId));
-  if (revisions.isError) return <Trouble error={revisions.error} />;
   return (
     <ol className="history" aria-label="Revisions">
       {revisions.data?.map((revision) => (

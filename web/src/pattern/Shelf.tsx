@@ -1,23 +1,29 @@
-import { extremes, outlineOf, speak } from '@compas/core';
-import { useQuery } from '@tanstack/react-query';
-import { App, Button } from 'antd';
+import { outlineOf, speak, widestOf } from '@compas/core';
+import { keepPreviousData, useInfiniteQuery } from '@tanstack/react-query';
+import { App, Button, Input } from 'antd';
+import { useDeferredValue, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { createPattern, patternsQuery, removePattern, useChange, type Pattern } from '../api/queries.js';
+import { createPattern, patternPagesQuery, removePattern, useChange, type Pattern } from '../api/queries.js';
 import { sentenceOf } from '../api/problem.js';
 import { Silhouette } from '../strip/Silhouette.js';
 import { Length } from '../ui/Length.js';
-import { Trouble } from '../ui/Trouble.js';
 import './pattern.css';
+
+/** So few are seen at a glance: nobody searches among them. */
+const FEW = 12;
 
 /** Pixels for the tallest item on the shelf. */
 const SHELF_HEIGHT = 236;
 
 /** All patterns standing side by side at one scale, so that sizes are seen as they are. */
 export default function Shelf() {
-  const patterns = useQuery(patternsQuery);
-  if (patterns.isError) return <Trouble error={patterns.error} />;
-  if (!patterns.data) return null;
-  const tallest = Math.max(50, ...patterns.data.map((p) => outlineOf(p.body.parts[0].turnings[0]).length));
+  const [search, setSearch] = useState('');
+  const pages = useInfiniteQuery({
+    ...patternPagesQuery(useDeferredValue(search.trim())),
+    placeholderData: keepPreviousData,
+  });
+  const patterns = pages.data?.pages.flatMap((p) => p.patterns);
+  const tallest = Math.max(50, ...(patterns ?? []).map((p) => outlineOf(p.body.parts[0].turnings[0]).length));
   return (
     <div className="column">
       <div className="row spread">
@@ -28,17 +34,33 @@ export default function Shelf() {
           </Button>
         </Link>
       </div>
-      {patterns.data.length === 0 && (
+      {(search !== '' || (patterns?.length ?? 0) > FEW) && (
+        <Input
+          aria-label="Search the patterns"
+          placeholder="search by name"
+          className="search"
+          allowClear
+          value={search}
+          onChange={(e) => setSearch(e.target.value)}
+        />
+      )}
+      {patterns?.length === 0 && search !== '' && <p>No pattern is called so.</p>}
+      {patterns?.length === 0 && search === '' && (
         <p className="sheet">
           The shelf is empty. Begin with a form, such as a stopper or a handle, and the few sizes you know.
         </p>
       )}
       <ul className="shelf">
-        {patterns.data.map((pattern) => (
+        {patterns?.map((pattern) => (
           <ShelfItem key={pattern.id} pattern={pattern} scale={Math.min(3.2, SHELF_HEIGHT / tallest)} />
         ))}
       </ul>
-      {patterns.data.length > 0 && <p className="soft">All at the same scale.</p>}
+      {pages.hasNextPage && (
+        <Button loading={pages.isFetchingNextPage} onClick={() => void pages.fetchNextPage()}>
+          More patterns
+        </Button>
+      )}
+      {patterns && patterns.length > 0 && <p className="soft">All at the same scale.</p>}
     </div>
   );
 }
@@ -59,8 +81,7 @@ function ShelfItem({ pattern, scale }: { pattern: Pattern; scale: number }) {
         <b>{pattern.name}</b>
       </Link>
       <span className="soft">
-        <Length mm={outline.length} /> long,{' '}
-        <Length mm={extremes(outline, 0, outline.length).largest.diameter} /> thick
+        <Length mm={outline.length} /> long, <Length mm={widestOf(outline).diameter} /> thick
       </span>
       <span className="row">
         <Button

@@ -7,7 +7,6 @@ import { batchQuery, type BatchDetail } from '../api/queries.js';
 import { Figures } from '../ui/Figures.js';
 import { Findings } from '../ui/Findings.js';
 import { dayWords } from '../ui/clock.js';
-import { Trouble } from '../ui/Trouble.js';
 import { PrintLinks } from './PrintLinks.js';
 import { Replan } from './Replan.js';
 import { stageOf } from './stages.js';
@@ -19,7 +18,6 @@ import { WorkScreen } from './WorkScreen.js';
 export default function BatchPlan() {
   const { id = '' } = useParams();
   const batch = useQuery(batchQuery(id));
-  if (batch.isError) return <Trouble error={batch.error} />;
   if (!batch.data) return null;
   return <Kept key={`${id}/${batch.data.planVersion}`} batch={batch.data} />;
 }

@@ -32,7 +32,6 @@ export default function DraftPlan() {
   const workshop = useQuery(workshopQuery);
   const kits = useQuery(kitsQuery);
   const drying = useQuery(dryingQuery);
-  if (pattern.isError) return <Trouble error={pattern.error} />;
   if (!pattern.data || !workshop.data || !kits.data || !drying.data) return null;
   return (
     <Drafting
@@ -76,7 +75,8 @@ function Drafting({ pattern, workshop, kits, bundles }: DraftingProps) {
     }),
     [pattern.body, workshop, kits, woods, draft],
   );
-  const plan = usePlan(inputs);
+  const { plan, error } = usePlan(inputs);
+  if (error) throw error;
   if (!plan) return null;
   const set: Choose = (key, value) =>
     setSearch(

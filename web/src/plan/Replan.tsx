@@ -20,6 +20,7 @@ export function Replan({ batch, onDone }: { batch: BatchDetail; onDone: () => vo
   const kits = useQuery(kitsQuery);
   const bundles = useQuery(dryingQuery);
   const [words, setWords] = useState<string[] | null>(null);
+  const [failed, setFailed] = useState<Error | null>(null);
   const replan = useChange(replanBatch, 'batches');
   const { inputs, plan } = batch.snapshot;
   useEffect(() => {
@@ -29,11 +30,18 @@ export function Replan({ batch, onDone }: { batch: BatchDetail; onDone: () => vo
     const now = { ...inputs, workshop: workshop.data.body, stock: { kits: kits.data, drying } };
     void planning()
       .differences([{ plan, now }])
-      .then(([found]) => setWords(found ?? []));
+      .then(
+        ([found]) => setWords(found ?? []),
+        (error: Error) => setFailed(error),
+      );
   }, [workshop.data, kits.data, bundles.data, inputs, plan]);
+  if (failed) return <p role="alert">▲ No plan could be made with what is there now: {failed.message}</p>;
   if (words === null) return null;
   const again = () =>
-    replan.mutate({ id: batch.id, ...inputs.order, schools: inputs.schools }, { onSuccess: onDone });
+    replan.mutate(
+      { id: batch.id, basedOn: batch.planVersion, ...inputs.order, schools: inputs.schools },
+      { onSuccess: onDone },
+    );
   return (
     <div className="sheet">
       <h3>

@@ -34,6 +34,8 @@ function words(connection: Sent, pending: number): string {
       return pending === 0 ? '○ no connection' : `○ no connection, ${kept}`;
     case 'signed out':
       return `▲ signed out, ${kept}.`;
+    case 'not kept':
+      return `▲ this device refuses to keep or send, ${kept}. It tries again.`;
     case 'refused':
       return `▲ the server refused, ${kept}`;
   }

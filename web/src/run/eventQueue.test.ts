@@ -2,7 +2,9 @@ import 'fake-indexeddb/auto';
 import type { RunEvent } from '@compas/core';
 import { ask } from '../api/client.js';
 import { ApiProblem } from '../api/problem.js';
-import { enqueue, flush, nextSequence, queued, randomId, recallBatch, rememberBatch } from './eventQueue.js';
+import { enqueue, flush, nextSequence, queued, recallBatch, rememberBatch } from './eventQueue.js';
+import type { BatchDetail } from '../api/batch.js';
+import { randomId } from '../api/randomId.js';
 
 jest.mock('../api/client.js', () => ({ ask: jest.fn() }));
 const server = ask as jest.Mock;
@@ -103,8 +105,12 @@ describe('this device', () => {
   });
 
   it('remembers a batch as it was last seen', async () => {
-    await rememberBatch({ id: batch });
-    expect(await recallBatch(batch)).toEqual({ id: batch });
+    const kept = { id: batch, planHash: 'a1', lastEvent: 7, events: [] } as unknown as BatchDetail;
+    await rememberBatch(kept);
+    expect(await recallBatch(batch)).toEqual(kept);
+    // one that an older Compas kept is shown, and asked for anew from its beginning
+    await rememberBatch({ id: batch } as BatchDetail);
+    expect(await recallBatch(batch)).toEqual({ id: batch, planHash: '', lastEvent: 0 });
     expect(await recallBatch(randomId())).toBeUndefined();
   });
 });

@@ -1,7 +1,9 @@
 import type { RunEvent } from '@compas/core';
 import { get, set, update } from 'idb-keyval';
+import type { BatchDetail } from '../api/batch.js';
 import { ask } from '../api/client.js';
 import { ApiProblem } from '../api/problem.js';
+import { randomId } from '../api/randomId.js';
 
 /** At most so many are sent at a time; the server takes 500. */
 const SENT_AT_ONCE = 200;
@@ -17,7 +19,7 @@ export const enqueue = (batchId: string, event: RunEvent): Promise<void> =>
   update<RunEvent[]>(keyOf(batchId), (events) => [...(events ?? []), event]);
 
 /** What became of sending. */
-export type Sent = 'all sent' | 'no connection' | 'signed out' | 'refused';
+export type Sent = 'all sent' | 'no connection' | 'signed out' | 'refused' | 'not kept';
 
 /**
  * Sends what is queued, in order. Each goes out of the queue only when the server has answered; an id
@@ -48,15 +50,6 @@ export async function nextSequence(): Promise<number> {
   return next;
 }
 
-/** A v4 UUID; randomUUID is missing where a page comes over plain http. */
-export function randomId(): string {
-  const bytes = crypto.getRandomValues(new Uint8Array(16));
-  bytes[6] = ((bytes[6] ?? 0) & 0x0f) | 0x40;
-  bytes[8] = ((bytes[8] ?? 0) & 0x3f) | 0x80;
-  const hex = [...bytes].map((b) => b.toString(16).padStart(2, '0')).join('');
-  return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-${hex.slice(12, 16)}-${hex.slice(16, 20)}-${hex.slice(20)}`;
-}
-
 function remembered(key: string, make: () => string): string {
   const before = localStorage.getItem(key);
   if (before !== null) return before;
@@ -66,5 +59,13 @@ function remembered(key: string, make: () => string): string {
 }
 
 /** The batch as it was last seen, for when the server cannot be reached. */
-export const rememberBatch = (batch: { id: string }): Promise<void> => set(`batch/${batch.id}`, batch);
-export const recallBatch = <T>(id: string): Promise<T | undefined> => get<T>(`batch/${id}`);
+export const rememberBatch = (batch: BatchDetail): Promise<void> => set(`batch/${batch.id}`, batch);
+
+/**
+ * A batch that was kept before plans had addresses and events numbers is shown as it was; what came since
+ * its beginning is then asked for.
+ */
+export async function recallBatch(id: string): Promise<BatchDetail | undefined> {
+  const kept = await get<BatchDetail>(`batch/${id}`);
+  return kept && { ...kept, planHash: kept.planHash ?? '', lastEvent: kept.lastEvent ?? 0 };
+}

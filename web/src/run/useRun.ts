@@ -1,8 +1,9 @@
 import { progressOf, type BatchProgress, type Finding, type RunEvent, type RunEventBody } from '@compas/core';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { ask } from '../api/client.js';
+import { loadBatch } from '../api/batch.js';
 import { ApiProblem } from '../api/problem.js';
+import { randomId } from '../api/randomId.js';
 import type { BatchDetail } from '../api/queries.js';
 import {
   deviceId,
@@ -10,7 +11,6 @@ import {
   flush,
   nextSequence,
   queued,
-  randomId,
   recallBatch,
   rememberBatch,
   type Sent,
@@ -31,15 +31,15 @@ export interface Run {
 const RETRY_MS = 5_000;
 
 /** The batch from the server, or as it was last seen when there is no connection. */
-async function fetchBatch(id: string): Promise<BatchDetail> {
+async function fetchBatch(id: string, shown: BatchDetail | undefined): Promise<BatchDetail> {
+  const known = shown ?? (await recallBatch(id).catch(() => undefined));
   try {
-    const batch = await ask('get', '/api/batches/{id}', { params: { path: { id } } });
-    await rememberBatch(batch);
+    const batch = await loadBatch(id, known);
+    await rememberBatch(batch).catch(() => undefined);
     return batch;
   } catch (error) {
-    const known =
-      error instanceof ApiProblem && error.status < 500 ? undefined : await recallBatch<BatchDetail>(id);
-    if (known) return known;
+    const answered = error instanceof ApiProblem && error.status < 500;
+    if (known && !answered) return known;
     throw error;
   }
 }
@@ -49,7 +49,8 @@ export function useRun(id: string): Run {
   const client = useQueryClient();
   const query = useQuery({
     queryKey: ['run', id],
-    queryFn: () => fetchBatch(id),
+    queryFn: () => fetchBatch(id, client.getQueryData<BatchDetail>(['run', id])),
+    throwOnError: false,
     networkMode: 'always',
     retry: false,
   });
@@ -67,19 +68,27 @@ export function useRun(id: string): Run {
   const send = useCallback(async () => {
     if (sending.current) return;
     sending.current = true;
-    const had = (await queued(id)).length;
-    const result = await flush(id);
-    sending.current = false;
-    setConnection(result);
-    if (result === 'all sent' && had > 0) {
-      await client.invalidateQueries({ queryKey: ['run', id] });
-      await client.invalidateQueries({ queryKey: ['batches'] });
+    try {
+      const had = (await queued(id)).length;
+      const result = await flush(id);
+      setConnection(result);
+      if (result === 'all sent' && had > 0) {
+        await client.invalidateQueries({ queryKey: ['run', id] });
+        await client.invalidateQueries({ queryKey: ['batches'] });
+      }
+      await refresh();
+    } catch {
+      // the browser's store refuses now and then, when it is full or busy: the next try finds it again
+      setConnection('not kept');
+    } finally {
+      sending.current = false;
     }
-    await refresh();
   }, [id, client, refresh]);
 
   useEffect(() => {
-    void refresh().then(send);
+    void refresh()
+      .catch(() => setConnection('not kept'))
+      .then(send);
     const timer = setInterval(() => void send(), RETRY_MS);
     const onOnline = () => void send();
     window.addEventListener('online', onOnline);

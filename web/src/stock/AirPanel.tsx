@@ -2,9 +2,10 @@ import { airFigure } from '@compas/core';
 import { useQuery } from '@tanstack/react-query';
 import { Button, InputNumber } from 'antd';
 import { useState } from 'react';
-import { saveWorkshop, useChange, workshopQuery } from '../api/queries.js';
+import { workshopQuery } from '../api/queries.js';
 import { Figures } from '../ui/Figures.js';
 import { Trouble } from '../ui/Trouble.js';
+import { editedWorkshop, useWorkshopSave } from '../workshop/useWorkshopSave.js';
 import { useShopHabits } from './useShopHabits.js';
 
 /** The air of the workshop and the moisture that it leaves in wood; tried out here, and kept when it is right. */
@@ -12,9 +13,9 @@ export function AirPanel() {
   const workshop = useQuery(workshopQuery);
   const habits = useShopHabits();
   const [tried, setTried] = useState<{ temperature: number; humidity: number } | null>(null);
-  const save = useChange(saveWorkshop, 'workshop');
+  const save = useWorkshopSave();
   if (!workshop.data || !habits) return null;
-  const { name, version, body } = workshop.data;
+  const base = editedWorkshop(workshop.data);
   const air = tried ?? habits.air;
   const set = (change: Partial<typeof air>) => setTried({ ...air, ...change });
   return (
@@ -49,7 +50,7 @@ export function AirPanel() {
           loading={save.isPending}
           onClick={() =>
             save.mutate(
-              { name, basedOn: version, body: { ...body, air: tried } },
+              { base, mine: { ...base.value, body: { ...base.value.body, air: tried } } },
               { onSuccess: () => setTried(null) },
             )
           }
@@ -57,6 +58,7 @@ export function AirPanel() {
           This is our air
         </Button>
       )}
+      {save.dialog}
     </section>
   );
 }

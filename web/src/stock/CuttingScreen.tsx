@@ -5,6 +5,8 @@ import { useMemo, useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import {
   batchesQuery,
+  madeQuery,
+  type Made,
   cuttingsQuery,
   keepCutting,
   stockQuery,
@@ -27,18 +29,17 @@ export default function CuttingScreen() {
   const { id } = useParams();
   const stock = useQuery(stockQuery);
   const batches = useQuery(batchesQuery);
+  const made = useQuery(madeQuery);
   const cuttings = useQuery(cuttingsQuery);
   const habits = useShopHabits();
-  const error = stock.error ?? batches.error ?? cuttings.error;
-  if (error) return <Trouble error={error} />;
-  if (!stock.data || !batches.data || !cuttings.data || !habits) return null;
+  if (!stock.data || !batches.data || !made.data || !cuttings.data || !habits) return null;
   const kept = cuttings.data.find((c) => c.id === id);
   return (
     <div className="stock-two">
       {kept ? (
         <KeptCutting key={kept.id} kept={kept} stock={stock.data} habits={habits} />
       ) : (
-        <Planning batches={batches.data} stock={stock.data} habits={habits} />
+        <Planning batches={batches.data} made={made.data} stock={stock.data} habits={habits} />
       )}
       <aside className="stock-aside">
         <KeptCuttings cuttings={cuttings.data} here={kept?.id ?? null} />
@@ -49,12 +50,13 @@ export default function CuttingScreen() {
 
 interface PlanningProps {
   batches: BatchSummary[];
+  made: Made[];
   stock: Parameters<typeof cuttable>[0];
   habits: ShopHabits;
 }
 
-function Planning({ batches, stock, habits }: PlanningProps) {
-  const wanted = useMemo(() => wantedBlanks(batches, stock), [batches, stock]);
+function Planning({ batches, made, stock, habits }: PlanningProps) {
+  const wanted = useMemo(() => wantedBlanks(batches, stock, made), [batches, stock, made]);
   const [search] = useSearchParams();
   const asked = search.get('batch');
   // until somebody chooses: the order that was asked for, or all, also those that only now arrive

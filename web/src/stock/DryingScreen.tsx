@@ -33,7 +33,6 @@ export default function DryingScreen() {
   const drying = useQuery(dryingQuery);
   const habits = useShopHabits();
   const [adding, setAdding] = useState(false);
-  if (drying.isError) return <Trouble error={drying.error} />;
   if (!drying.data || !habits) return null;
   const today = onClock(Date.now(), habits.timeZone).slice(0, 10);
   const chosen = drying.data.find((b) => b.id === id) ?? drying.data[0];

@@ -12,11 +12,12 @@ import {
 } from '@compas/core';
 import { Button, Input, InputNumber, Select } from 'antd';
 import { useState } from 'react';
-import { changeStock, receiveStock, useChange, type HeldStock } from '../api/queries.js';
+import { receiveStock, useChange, type HeldStock } from '../api/queries.js';
 import { LengthInput } from '../ui/LengthInput.js';
 import { Trouble } from '../ui/Trouble.js';
 import type { ShopHabits } from './useShopHabits.js';
 import { choicesFrom } from '../ui/choices.js';
+import { editedStock, useStockSave } from './useStockSave.js';
 
 const WOOD = {
   label: '',
@@ -75,11 +76,6 @@ const SIZES: { key: string; label: string }[] = [
   { key: 'length', label: 'Length' },
 ];
 
-export function withoutId(item: StockItem): NewStockItem {
-  const { id: _id, ...rest } = item;
-  return rest;
-}
-
 interface ItemFormProps {
   /** null for stock that comes in */
   held: HeldStock | null;
@@ -89,17 +85,19 @@ interface ItemFormProps {
 
 /** Stock as it comes in, or as it is corrected. */
 export function ItemForm({ held, habits, onDone }: ItemFormProps) {
-  const [item, setItem] = useState<NewStockItem>(held ? withoutId(held.item) : FRESH.board);
+  // what it is changed from: as it lay on the shelf when the form was opened
+  const [base] = useState(held && editedStock(held));
+  const [item, setItem] = useState<NewStockItem>(base?.value ?? FRESH.board);
   const [amount, setAmount] = useState<number | null>(1);
   const [price, setPrice] = useState(priceText(item.price));
   const receive = useChange(receiveStock, 'stock');
-  const change = useChange(changeStock, 'stock');
+  const change = useStockSave(held?.item.id ?? '');
   const read = parsePrice(price, habits.currency);
   const set = (key: string, value: unknown) => setItem({ ...item, [key]: value });
   const keep = () => {
     if (!read.ok) return;
     const whole = { ...item, price: read.price };
-    if (held) change.mutate({ id: held.item.id, item: whole, basedOn: held.version }, { onSuccess: onDone });
+    if (base) change.mutate({ base, mine: whole }, { onSuccess: onDone });
     else if (amount !== null) receive.mutate([{ item: whole, amount }], { onSuccess: onDone });
   };
   return (
@@ -244,6 +242,7 @@ export function ItemForm({ held, habits, onDone }: ItemFormProps) {
         </Button>
         <Button onClick={onDone}>Leave it</Button>
       </div>
+      {change.dialog}
     </form>
   );
 }

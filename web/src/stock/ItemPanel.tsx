@@ -2,16 +2,18 @@ import { dim, HAND_MOVES, type HandMove, type Zone } from '@compas/core';
 import { Button, Input, InputNumber, Select } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { changeStock, moveStock, useChange, type HeldStock } from '../api/queries.js';
+import { moveStock, useChange, type HeldStock } from '../api/queries.js';
 import { Sizes } from '../ui/Sizes.js';
 import { LengthInput } from '../ui/LengthInput.js';
 import { moneyWords } from '../ui/moneyWords.js';
 import { Trouble } from '../ui/Trouble.js';
 import { BoardZones } from './BoardZones.js';
-import { ItemForm, withoutId } from './ItemForm.js';
+import { ItemForm } from './ItemForm.js';
 import { amountWords, formOf, materialName, sizesOf, unitOf } from './stockWords.js';
 import type { ShopHabits } from './useShopHabits.js';
 import { choicesOf } from '../ui/choices.js';
+import { editedStock, useStockSave } from './useStockSave.js';
+import { withoutId } from './withoutId.js';
 
 /** One piece of stock: what can be done with it. */
 export function ItemPanel({ held, habits }: { held: HeldStock; habits: ShopHabits }) {
@@ -103,7 +105,7 @@ function Move({ held: { item, amount } }: { held: HeldStock }) {
 function BadPlaces({ held, habits }: { held: HeldStock; habits: ShopHabits }) {
   const { item } = held;
   const [zones, setZones] = useState<Zone[] | null>(null);
-  const save = useChange(changeStock, 'stock');
+  const save = useStockSave(item.id);
   if (item.kind !== 'board') return null;
   const shown = zones ?? item.zones;
   const set = (i: number, change: Partial<Zone>) =>
@@ -149,12 +151,16 @@ function BadPlaces({ held, habits }: { held: HeldStock; habits: ShopHabits }) {
           type="primary"
           loading={save.isPending}
           onClick={() =>
-            save.mutate({ id: item.id, item: withoutId({ ...item, zones }), basedOn: held.version })
+            save.mutate(
+              { base: editedStock(held), mine: withoutId({ ...item, zones }) },
+              { onSuccess: () => setZones(null) },
+            )
           }
         >
           Save the places
         </Button>
       )}
+      {save.dialog}
     </div>
   );
 }

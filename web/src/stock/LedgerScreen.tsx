@@ -1,29 +1,25 @@
-import { balanceOf, LEDGER_KINDS } from '@compas/core';
-import { useQuery } from '@tanstack/react-query';
-import { Input } from 'antd';
-import { useMemo, useState } from 'react';
-import { ledgerQuery } from '../api/queries.js';
+import { LEDGER_KINDS } from '@compas/core';
+import { keepPreviousData, useInfiniteQuery, useQuery } from '@tanstack/react-query';
+import { Button, Input } from 'antd';
+import { useDeferredValue, useState } from 'react';
+import { balanceQuery, ledgerPagesQuery } from '../api/queries.js';
 import { moneyWords } from '../ui/moneyWords.js';
-import { Trouble } from '../ui/Trouble.js';
 import { useShopHabits } from './useShopHabits.js';
-
-/** Lines shown at once; the newest matter. */
-const SHOWN = 200;
 
 /** Every move of the stock, and whether it all adds up. */
 export default function LedgerScreen() {
-  const ledger = useQuery(ledgerQuery);
-  const habits = useShopHabits();
   const [wanted, setWanted] = useState('');
-  const balance = useMemo(() => (ledger.data ? balanceOf(ledger.data) : null), [ledger.data]);
-  if (ledger.isError) return <Trouble error={ledger.error} />;
-  if (!ledger.data || !balance || !habits) return null;
+  const pages = useInfiniteQuery({
+    ...ledgerPagesQuery(useDeferredValue(wanted.trim())),
+    placeholderData: keepPreviousData,
+  });
+  const sums = useQuery(balanceQuery);
+  const habits = useShopHabits();
+  if (!pages.data || !sums.data || !habits) return null;
+  const balance = sums.data;
   const money = (minor: number) => moneyWords(minor, habits.currency);
-  const kits = ledger.data.filter((l) => l.shelf === 'kit').reduce((sum, l) => sum + l.cost, 0);
   const right = balance.wrong.length === 0 && balance.openCuttings.length === 0;
-  const lines = ledger.data.filter((l) =>
-    `${l.label} ${l.note}`.toLowerCase().includes(wanted.toLowerCase()),
-  );
+  const lines = pages.data.pages.flatMap((p) => p.lines);
   return (
     <div className="column">
       <h1>{right ? 'The ledger balances.' : 'The ledger does not balance.'}</h1>
@@ -34,7 +30,7 @@ export default function LedgerScreen() {
         {' + '}counted {money(balance.byKind.corrected)}
         {' + '}cutting {money(balance.byKind.cut)}
         {' = '}
-        <b>{money(balance.worth)} on the shelf</b>, {money(kits)} of it hardware kits.
+        <b>{money(balance.worth)} on the shelf</b>, {money(balance.kits)} of it hardware kits.
       </p>
       {!right && (
         <p role="alert" className="why">
@@ -49,7 +45,10 @@ export default function LedgerScreen() {
         onChange={(e) => setWanted(e.target.value)}
         style={{ maxWidth: 320 }}
       />
-      {lines.length === 0 && <p>No line yet. It begins with the first stock that is taken in.</p>}
+      {lines.length === 0 && wanted !== '' && <p>No line has these words.</p>}
+      {lines.length === 0 && wanted === '' && (
+        <p>No line yet. It begins with the first stock that is taken in.</p>
+      )}
       <div className="scroll">
         <table className="table">
           <thead>
@@ -63,7 +62,7 @@ export default function LedgerScreen() {
             </tr>
           </thead>
           <tbody>
-            {lines.slice(0, SHOWN).map((l) => (
+            {lines.map((l) => (
               <tr key={l.id}>
                 <td className="figures">{l.at.slice(0, 16).replace('T', ' ')}</td>
                 <td>{l.label}</td>
@@ -79,10 +78,10 @@ export default function LedgerScreen() {
           </tbody>
         </table>
       </div>
-      {lines.length > SHOWN && (
-        <p className="soft">
-          The newest {SHOWN} of {lines.length} lines are shown; all of them are added up.
-        </p>
+      {pages.hasNextPage && (
+        <Button loading={pages.isFetchingNextPage} onClick={() => void pages.fetchNextPage()}>
+          Older lines
+        </Button>
       )}
     </div>
   );

@@ -19,7 +19,6 @@ import { stockQuery, type HeldStock } from '../api/queries.js';
 import { Findings } from '../ui/Findings.js';
 import { Length, Say } from '../ui/Length.js';
 import { LengthInput } from '../ui/LengthInput.js';
-import { Trouble } from '../ui/Trouble.js';
 import { LogSection } from './LogSection.js';
 import { SplitRecord } from './SplitRecord.js';
 import type { ShopHabits } from './useShopHabits.js';
@@ -31,7 +30,6 @@ export default function LogScreen() {
   const navigate = useNavigate();
   const stock = useQuery(stockQuery);
   const habits = useShopHabits();
-  if (stock.isError) return <Trouble error={stock.error} />;
   if (!stock.data || !habits) return null;
   const logs = stock.data.filter((h) => h.item.kind === 'log' && h.amount > 0);
   const held = logs.find((h) => h.item.id === id) ?? logs[0];

@@ -3,9 +3,10 @@ import { useQuery } from '@tanstack/react-query';
 import { Button, Checkbox, Input, InputNumber, Select } from 'antd';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { saveWorkshop, useChange, workshopQuery } from '../api/queries.js';
+import { workshopQuery } from '../api/queries.js';
 import { Trouble } from '../ui/Trouble.js';
 import { choicesFrom, choicesOf } from '../ui/choices.js';
+import { editedWorkshop, useWorkshopSave } from '../workshop/useWorkshopSave.js';
 
 const NUMBERS: [MaterialField, string, number, number][] = [
   ['density', 'Density at 12 %, g/cm³', 0.05, 3],
@@ -28,13 +29,14 @@ export function MaterialForm({ material, onDone }: { material: Material; onDone:
   const [changed, setChanged] = useState<Partial<Material>>({});
   const [source, setSource] = useState('own scales and calliper');
   const [certainty, setCertainty] = useState<Certainty>('measured');
-  const save = useChange(saveWorkshop, 'workshop');
+  const save = useWorkshopSave();
   const navigate = useNavigate();
   const now = { ...material, ...changed };
   const set = (field: string, value: unknown) => setChanged({ ...changed, [field]: value });
   const keep = () => {
     if (!workshop.data) return;
-    const { name, version, body } = workshop.data;
+    const base = editedWorkshop(workshop.data);
+    const { name, body } = base.value;
     const fields = Object.keys(changed).filter((f) => f !== 'name');
     const provenance = {
       ...material.provenance,
@@ -42,7 +44,7 @@ export function MaterialForm({ material, onDone }: { material: Material; onDone:
     };
     const materials = [...(body.materials ?? []).filter((m) => m.id !== material.id), { ...now, provenance }];
     save.mutate(
-      { name, basedOn: version, body: { ...body, materials } },
+      { base, mine: { name, body: { ...body, materials } } },
       {
         onSuccess: () => {
           onDone();
@@ -134,6 +136,7 @@ export function MaterialForm({ material, onDone }: { material: Material; onDone:
         </label>
       </div>
       <Trouble error={save.error} />
+      {save.dialog}
       <div className="row">
         <Button
           type="primary"

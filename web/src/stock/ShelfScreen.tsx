@@ -6,7 +6,6 @@ import { useSearchParams } from 'react-router';
 import { stockQuery, type HeldStock } from '../api/queries.js';
 import { Sizes } from '../ui/Sizes.js';
 import { moneyWords } from '../ui/moneyWords.js';
-import { Trouble } from '../ui/Trouble.js';
 import { ItemForm } from './ItemForm.js';
 import { ItemPanel } from './ItemPanel.js';
 import { StockImport } from './StockImport.js';
@@ -21,7 +20,6 @@ export default function ShelfScreen() {
   const [search, setSearch] = useSearchParams();
   const [adding, setAdding] = useState(false);
   const [empty, showEmpty] = useState(false);
-  if (stock.isError) return <Trouble error={stock.error} />;
   if (!stock.data || !habits) return null;
   const shown = stock.data.filter((h) => empty || h.amount > 0);
   const chosen =

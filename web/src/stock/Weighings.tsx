@@ -1,17 +1,18 @@
 import { weighingProblems, type DryingBundle } from '@compas/core';
 import { Button, Input, InputNumber } from 'antd';
 import { useState } from 'react';
-import { changeBundle, useChange, type Bundle } from '../api/queries.js';
+import type { Bundle } from '../api/queries.js';
 import { Trouble } from '../ui/Trouble.js';
+import { editedBundle, useBundleSave } from './useBundleSave.js';
 
 /** The weights of a bundle: a new one is added, a wrong one taken out. */
 export function Weighings({ kept, today }: { kept: Bundle; today: string }) {
   const { bundle } = kept;
   const [day, setDay] = useState(today);
   const [grams, setGrams] = useState<number | null>(null);
-  const change = useChange(changeBundle, 'drying');
+  const change = useBundleSave(kept.id);
   const keep = (weighings: DryingBundle['weighings']) =>
-    change.mutate({ id: kept.id, bundle: { ...bundle, weighings }, basedOn: kept.version });
+    change.mutate({ base: editedBundle(kept), mine: { ...bundle, weighings } });
   const next =
     grams === null ? null : [...bundle.weighings, { day, grams }].sort((a, b) => a.day.localeCompare(b.day));
   const [problem] = next ? weighingProblems(next) : [];
@@ -76,6 +77,7 @@ export function Weighings({ kept, today }: { kept: Bundle; today: string }) {
         </p>
       )}
       <Trouble error={change.error} />
+      {change.dialog}
     </div>
   );
 }

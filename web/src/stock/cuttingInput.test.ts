@@ -50,23 +50,22 @@ const blanks = (batchId: string | null, amount: number) =>
 describe('what still has to be cut', () => {
   it('is what open batches want and the shelf does not have yet', () => {
     const batches = [batch('a'), batch('b', { stepsDone: 3 }), batch('c', { putAway: true })];
-    expect(wantedBlanks(batches, []).map((w) => [w.demand.id, w.demand.count])).toEqual([['a', 10]]);
-    expect(wantedBlanks(batches, [blanks('a', 4), blanks('b', 9)])[0]?.demand.count).toBe(6);
-    expect(wantedBlanks(batches, [blanks('a', 10)])).toEqual([]);
+    expect(wantedBlanks(batches, [], []).map((w) => [w.demand.id, w.demand.count])).toEqual([['a', 10]]);
+    expect(wantedBlanks(batches, [blanks('a', 4), blanks('b', 9)], [])[0]?.demand.count).toBe(6);
+    expect(wantedBlanks(batches, [blanks('a', 10)], [])).toEqual([]);
   });
 
   it('comes with spares as the pattern was rejected before', () => {
-    const finished = { kind: 'finished' } as BatchSummary['next'];
-    const log = batch('old', { next: finished, pieces: 80, rejected: 9, stepsDone: 5 });
-    const [first] = wantedBlanks([batch('a'), log], []);
+    const made = [{ patternId: batch('a').patternId, made: 80, rejected: 9 }];
+    const [first] = wantedBlanks([batch('a')], [], made);
     expect(first?.rate).toBeCloseTo(0.1, 12); // (9 + 1) / (80 + 20)
     expect(first?.spare.count).toBe(12); // 10 / 0.9, rounded up
-    expect(wantedBlanks([batch('a', { patternId: 'other' }), log], [])[0]?.rate).toBeCloseTo(0.05, 12);
+    expect(wantedBlanks([batch('a', { patternId: 'other' })], [], made)[0]?.rate).toBeCloseTo(0.05, 12);
   });
 });
 
 describe('what it can be cut from', () => {
-  const wanted = wantedBlanks([batch('a')], []).map((w) => w.demand);
+  const wanted = wantedBlanks([batch('a')], [], []).map((w) => w.demand);
   const labels = (stock: HeldStock[]) => cuttable(stock, wanted, sawing).dry.map((s) => s.label);
 
   it('is stock of the material that is dry and not promised to another batch, offcuts first', () => {

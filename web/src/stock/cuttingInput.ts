@@ -1,5 +1,5 @@
 import { cutStockOf, rejectRate, withSpare, type CutDemand, type CutStock, type Sawing } from '@compas/core';
-import type { BatchSummary, HeldStock } from '../api/queries.js';
+import type { BatchSummary, HeldStock, Made } from '../api/queries.js';
 
 /** A batch whose blanks may still have to be cut. */
 export interface WantedBlanks {
@@ -11,7 +11,11 @@ export interface WantedBlanks {
 }
 
 /** Blanks of open batches that are not on the shelf yet. */
-export function wantedBlanks(batches: readonly BatchSummary[], stock: readonly HeldStock[]): WantedBlanks[] {
+export function wantedBlanks(
+  batches: readonly BatchSummary[],
+  stock: readonly HeldStock[],
+  made: readonly Made[],
+): WantedBlanks[] {
   return batches
     .filter((b) => !b.putAway && b.stepsDone === 0)
     .flatMap((batch) => {
@@ -31,17 +35,15 @@ export function wantedBlanks(batches: readonly BatchSummary[], stock: readonly H
         count,
         octagon: batch.octagon,
       };
-      const rate = rateOf(batches, batch.patternId);
+      const rate = rateOf(made, batch.patternId);
       return [{ batch, demand, spare: withSpare(demand, rate), rate }];
     });
 }
 
-/** What the log of a pattern says about rejects: finished batches count whole, others what they lost. */
-function rateOf(batches: readonly BatchSummary[], patternId: string): number {
-  const same = batches.filter((b) => b.patternId === patternId);
-  const rejected = same.reduce((sum, b) => sum + b.rejected, 0);
-  const made = same.reduce((sum, b) => sum + (b.next.kind === 'finished' ? b.pieces : b.rejected), 0);
-  return rejectRate(made, rejected);
+/** What the log of a pattern says about rejects. */
+function rateOf(made: readonly Made[], patternId: string): number {
+  const of = made.find((m) => m.patternId === patternId);
+  return rejectRate(of?.made ?? 0, of?.rejected ?? 0);
 }
 
 /** Dry enough for anything: wetter stock has a drying shelf. */

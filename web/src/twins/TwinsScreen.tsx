@@ -19,7 +19,6 @@ import { Strip } from '../strip/Strip.js';
 import { recordFindings } from '../run/recordFindings.js';
 import { Findings } from '../ui/Findings.js';
 import { Length, Say } from '../ui/Length.js';
-import { Trouble } from '../ui/Trouble.js';
 import './twins.css';
 
 const StationChart = lazy(() => import('./StationChart.js'));
@@ -28,7 +27,6 @@ const StationChart = lazy(() => import('./StationChart.js'));
 export default function TwinsScreen() {
   const { id = '' } = useParams();
   const batch = useQuery(batchQuery(id));
-  if (batch.isError) return <Trouble error={batch.error} />;
   return batch.data ? <Twins batch={batch.data} /> : null;
 }
 

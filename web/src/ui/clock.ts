@@ -13,6 +13,10 @@ export function clockWords(local: string): string {
 /** `2026-03-20` → `Fri 20 Mar`. */
 export const dayWords = (day: string): string => clockWords(`${day}T00:00`).split(',')[0] ?? day;
 
+/** An instant (ms) on the clock of whoever looks: `Mon 2 Mar, 08:00`. */
+export const clockHere = (instant: number): string =>
+  clockWords(onClock(instant, Intl.DateTimeFormat().resolvedOptions().timeZone));
+
 /** An instant on the workshop's clock, `2026-03-02T08:00`. */
 export function onClock(instant: number, timeZone: string): string {
   const parts = new Intl.DateTimeFormat('sv-SE', { timeZone, dateStyle: 'short', timeStyle: 'short' }).format(

@@ -13,18 +13,30 @@ export function planning(): Remote<Planning> {
   return started;
 }
 
-/** The plan of the inputs, computed beside the interface; while it is made the one before is shown. */
-export function usePlan(inputs: PlanInputs | null): Plan | null {
-  const [plan, setPlan] = useState<Plan | null>(null);
+/** A plan, or why there is none; both null until the first is made. */
+export interface Planned {
+  plan: Plan | null;
+  error: Error | null;
+}
+
+/**
+ * The plan of the inputs, computed beside the interface; while it is made the one before is shown. A plan
+ * that fails takes the one before away: it would be read as that of what stands on the screen now.
+ */
+export function usePlan(inputs: PlanInputs | null): Planned {
+  const [planned, setPlanned] = useState<Planned>({ plan: null, error: null });
   useEffect(() => {
     if (inputs === null) return;
     let current = true;
-    void planning()
+    planning()
       .plan(inputs)
-      .then((made) => current && setPlan(made));
+      .then(
+        (plan) => current && setPlanned({ plan, error: null }),
+        (error: Error) => current && setPlanned({ plan: null, error }),
+      );
     return () => {
       current = false;
     };
   }, [inputs]);
-  return plan;
+  return planned;
 }

@@ -1,6 +1,6 @@
 import { bitSize, type Dimension } from '@compas/core';
 import { Button, Input, InputNumber, Select } from 'antd';
-import { randomId } from '../run/eventQueue.js';
+import { randomId } from '../api/randomId.js';
 import { LengthInput } from '../ui/LengthInput.js';
 import type { Column, EquipmentKind } from './columns.js';
 

@@ -2,7 +2,6 @@ import {
   type Dimension,
   freshKit,
   GLUE_KINDS,
-  type Kit,
   KIT_KIND_LIST,
   KIT_KINDS,
   kitFit,
@@ -15,16 +14,18 @@ import {
 import { useQuery } from '@tanstack/react-query';
 import { Button, Input, InputNumber, Select } from 'antd';
 import { useState } from 'react';
-import { kitsQuery, removeKit, saveKit, useChange } from '../api/queries.js';
+import { createKit, heldKitsQuery, removeKit, useChange } from '../api/queries.js';
 import { Length } from '../ui/Length.js';
 import { LengthInput } from '../ui/LengthInput.js';
 import { Trouble } from '../ui/Trouble.js';
+import { useKitSave } from './useKitSave.js';
+import { withoutId } from './withoutId.js';
 import { KitAsks } from './KitAsks.js';
 import { choicesFrom } from '../ui/choices.js';
 
 /** The kit list: hardware of the workshop's own kinds, measured with a calliper. */
 export function KitsSection({ workshop }: { workshop: Workshop }) {
-  const kits = useQuery(kitsQuery);
+  const kits = useQuery(heldKitsQuery);
   const [adding, setAdding] = useState<NewKit | null>(null);
   const [open, setOpen] = useState<string | null>(null);
   return (
@@ -43,13 +44,13 @@ export function KitsSection({ workshop }: { workshop: Workshop }) {
       {adding && (
         <KitForm
           key={`new ${adding.kind}`}
-          id={null}
+          held={null}
           first={adding}
           workshop={workshop}
           onDone={() => setAdding(null)}
         />
       )}
-      {kits.data?.map((kit) => (
+      {kits.data?.map(({ kit, version }) => (
         <div key={kit.id}>
           <button
             type="button"
@@ -69,17 +70,17 @@ export function KitsSection({ workshop }: { workshop: Workshop }) {
             <span className="figures">{kit.onHand}</span>
           </button>
           {open === kit.id && (
-            <KitForm id={kit.id} first={withoutId(kit)} workshop={workshop} onDone={() => setOpen(null)} />
+            <KitForm
+              held={{ id: kit.id, version }}
+              first={withoutId(kit)}
+              workshop={workshop}
+              onDone={() => setOpen(null)}
+            />
           )}
         </div>
       ))}
     </section>
   );
-}
-
-function withoutId(kit: Kit): NewKit {
-  const { id: _id, ...rest } = kit;
-  return rest;
 }
 
 /** A kit with one field set, or left out. */
@@ -158,17 +159,25 @@ function withOptional(kit: NewKit, key: 'cost' | 'reorderAt', value: number | nu
 }
 
 interface KitFormProps {
-  id: string | null;
+  /** null for a kit that is new */
+  held: { id: string; version: number } | null;
   first: NewKit;
   workshop: Workshop;
   onDone: () => void;
 }
 
-function KitForm({ id, first, workshop, onDone }: KitFormProps) {
+function KitForm({ held, first, workshop, onDone }: KitFormProps) {
+  // what it is changed from: as it stood in the list when the form was opened
+  const [base] = useState({ value: first, version: held?.version ?? 0 });
   const [kit, setKit] = useState(first);
-  const save = useChange(saveKit, 'kits', 'stock');
+  const create = useChange(createKit, 'kits', 'stock');
+  const save = useKitSave(held?.id ?? '');
   const remove = useChange(removeKit, 'kits', 'stock');
-  const changed = id === null || JSON.stringify(kit) !== JSON.stringify(first);
+  const changed = held === null || JSON.stringify(kit) !== JSON.stringify(first);
+  const keep = () => {
+    if (held === null) create.mutate(kit, { onSuccess: onDone });
+    else save.mutate({ base, mine: kit }, { onSuccess: onDone });
+  };
   const { words, lengths, texts = [] } = KIT_KINDS[kit.kind];
   const set = (key: string, value: string | number | Dimension | undefined) =>
     setKit(withField(kit, key, value));
@@ -234,22 +243,19 @@ function KitForm({ id, first, workshop, onDone }: KitFormProps) {
           </label>
         )}
       </div>
-      <KitAsks kit={{ ...kit, id: id ?? 'new' }} workshop={workshop} />
-      <Trouble error={save.error ?? remove.error} />
+      <KitAsks kit={{ ...kit, id: held?.id ?? 'new' }} workshop={workshop} />
+      <Trouble error={create.error ?? save.error ?? remove.error} />
+      {save.dialog}
       <div className="row" style={{ marginTop: 8 }}>
         {changed && (
-          <Button
-            type="primary"
-            loading={save.isPending}
-            onClick={() => save.mutate({ id, kit }, { onSuccess: onDone })}
-          >
+          <Button type="primary" loading={create.isPending || save.isPending} onClick={keep}>
             Save the kit
           </Button>
         )}
-        {id === null ? (
+        {held === null ? (
           <Button onClick={onDone}>Leave it</Button>
         ) : (
-          <Button type="text" onClick={() => remove.mutate(id)}>
+          <Button type="text" onClick={() => remove.mutate(held.id)}>
             Take away
           </Button>
         )}

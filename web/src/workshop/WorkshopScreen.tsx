@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { App, Button, Input } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { NavLink, useParams } from 'react-router';
-import { saveWorkshop, sessionQuery, useChange, workshopQuery, type WorkshopDetail } from '../api/queries.js';
+import { sessionQuery, workshopQuery, type WorkshopDetail } from '../api/queries.js';
 import { Trouble } from '../ui/Trouble.js';
 import {
   abrasiveKind,
@@ -27,6 +27,9 @@ import { MINIMUM } from './minimum.js';
 import { OpenPlans } from './OpenPlans.js';
 import { SawingSection } from './SawingSection.js';
 import './workshop.css';
+import { KeptHere } from '../saving/KeptHere.js';
+import { unsaved, useDraft } from '../saving/useDraft.js';
+import { editedWorkshop, useWorkshopSave, type EditedWorkshop } from './useWorkshopSave.js';
 
 interface SectionProps {
   workshop: Workshop;
@@ -36,9 +39,8 @@ interface SectionProps {
 /** What the workshop owns; planning chooses from it. */
 export default function WorkshopScreen() {
   const workshop = useQuery(workshopQuery);
-  if (workshop.isError) return <Trouble error={workshop.error} />;
   if (!workshop.data) return null;
-  return <Editing key={workshop.data.id + String(workshop.data.version)} kept={workshop.data} />;
+  return <Editing key={workshop.data.id} there={workshop.data} />;
 }
 
 const SECTIONS: { path: string; word: string; body: (props: SectionProps) => ReactNode }[] = [
@@ -73,23 +75,43 @@ const SECTIONS: { path: string; word: string; body: (props: SectionProps) => Rea
   { path: 'members', word: 'Members', body: () => <MembersSection /> },
 ];
 
-function Editing({ kept }: { kept: WorkshopDetail }) {
-  const [workshop, setWorkshop] = useState(kept.body);
-  const [name, setName] = useState(kept.name);
-  const save = useChange(saveWorkshop, 'workshop', 'session');
+function Editing({ there }: { there: WorkshopDetail }) {
+  const thing = `workshop/${there.id}`;
+  const [before, setBefore] = useState(() => unsaved<EditedWorkshop>(thing));
+  const [mine, setMine] = useState<EditedWorkshop>(before?.value ?? editedWorkshop(there).value);
+  const { base, changed, saved, room } = useDraft(thing, editedWorkshop(there), mine);
+  const { name, body: workshop } = mine;
+  const setWorkshop = (body: Workshop) => setMine({ name, body });
+  const save = useWorkshopSave();
   const session = useQuery(sessionQuery);
   const { message } = App.useApp();
   const { section } = useParams();
   const here = SECTIONS.find((s) => s.path === section) ?? SECTIONS[0];
-  const changed = name !== kept.name || JSON.stringify(workshop) !== JSON.stringify(kept.body);
   const problems = checkWorkshop(workshop);
-  // saving gives this screen a new version to stand on, and it begins anew: only the promise outlives it
+  const take = (now: WorkshopDetail) => {
+    const edited = editedWorkshop(now);
+    setMine(edited.value);
+    saved(edited);
+    setBefore(null);
+  };
+  // somebody else saved while nothing was typed here
+  if (!changed && there.version > base.version) take(there);
   const keep = () =>
-    save.mutateAsync({ name, body: workshop, basedOn: kept.version }).then(
-      () => message.success('Saved.'),
-      () => undefined,
+    save.mutate(
+      { base, mine },
+      {
+        onSuccess: (done) => {
+          if (done === 'duplicate') return;
+          take(done.answer);
+          void message.success(
+            done.withChangesOf === null
+              ? 'Saved.'
+              : `Saved, together with what ${done.withChangesOf} changed.`,
+          );
+        },
+      },
     );
-  const owner = session.data?.workshops.find((w) => w.id === kept.id)?.role === 'owner';
+  const owner = session.data?.workshops.find((w) => w.id === there.id)?.role === 'owner';
   return (
     <div className="column">
       <div className="row spread">
@@ -99,17 +121,17 @@ function Editing({ kept }: { kept: WorkshopDetail }) {
           value={name}
           maxLength={80}
           disabled={!owner}
-          onChange={(e) => setName(e.target.value)}
-          style={{ fontSize: 26, fontWeight: 650, width: 460, paddingLeft: 0 }}
+          className="title-input"
+          onChange={(e) => setMine({ ...mine, name: e.target.value })}
         />
         {owner ? (
           <span className="row">
-            {changed && <Button onClick={() => setWorkshop(kept.body)}>Take changes back</Button>}
+            {changed && <Button onClick={() => take(there)}>Take changes back</Button>}
             <Button
               type="primary"
               disabled={!changed || problems.length > 0}
               loading={save.isPending}
-              onClick={() => void keep()}
+              onClick={keep}
             >
               Save the workshop
             </Button>
@@ -118,9 +140,11 @@ function Editing({ kept }: { kept: WorkshopDetail }) {
           <span className="soft">Only an owner can change the workshop.</span>
         )}
       </div>
+      <KeptHere at={changed ? (before?.at ?? null) : null} room={room} onTakeBack={() => take(there)} />
       <Trouble error={save.error} />
+      {save.dialog}
       {problems.map((p) => (
-        <p key={p.field + p.why} role="alert" style={{ color: '#a3211b' }}>
+        <p key={p.field + p.why} role="alert" className="why">
           ■ {p.why}
         </p>
       ))}

@@ -1,0 +1,22 @@
+import { App } from 'antd';
+import { useEffect } from 'react';
+import { useBlocker } from 'react-router';
+
+/** Asks before one goes on with changes that are not saved; they stay on this device. */
+export function useGuard(changed: boolean): void {
+  const { modal } = App.useApp();
+  const blocker = useBlocker(
+    ({ currentLocation, nextLocation }) => changed && currentLocation.pathname !== nextLocation.pathname,
+  );
+  useEffect(() => {
+    if (blocker.state !== 'blocked') return;
+    modal.confirm({
+      title: 'Leave without saving?',
+      content: 'The changes stay on this device, and are here again when you come back to this pattern.',
+      okText: 'Leave',
+      cancelText: 'Stay',
+      onOk: () => blocker.proceed(),
+      onCancel: () => blocker.reset(),
+    });
+  }, [blocker, modal]);
+}

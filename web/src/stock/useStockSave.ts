@@ -1,0 +1,22 @@
+import type { NewStockItem } from '@compas/core';
+import { useQueryClient } from '@tanstack/react-query';
+import { ApiProblem } from '../api/problem.js';
+import { changeStock, stockQuery, type HeldStock } from '../api/queries.js';
+import { useSharedSave } from '../saving/useSharedSave.js';
+import { withoutId } from './withoutId.js';
+
+export const editedStock = ({ item, version }: HeldStock) => ({ value: withoutId(item), version });
+
+/** Saves what is known of a piece of stock, with what others change meanwhile. */
+export function useStockSave(id: string) {
+  const client = useQueryClient();
+  return useSharedSave<NewStockItem, unknown>({
+    save: (item, basedOn) => changeStock({ id, item, basedOn }),
+    fetch: async () => {
+      const held = (await client.fetchQuery({ ...stockQuery, staleTime: 0 })).find((h) => h.item.id === id);
+      if (!held) throw new ApiProblem(404, 'Somebody took this off the shelf while you changed it.');
+      return editedStock(held);
+    },
+    stale: ['stock'],
+  });
+}

@@ -1,0 +1,22 @@
+import type { NewKit } from '@compas/core';
+import { useQueryClient } from '@tanstack/react-query';
+import { ApiProblem } from '../api/problem.js';
+import { heldKitsQuery, saveKit } from '../api/queries.js';
+import { useSharedSave } from '../saving/useSharedSave.js';
+import { withoutId } from './withoutId.js';
+
+/** Saves a kit of the list, with what others change meanwhile. */
+export function useKitSave(id: string) {
+  const client = useQueryClient();
+  return useSharedSave<NewKit, unknown>({
+    save: (kit, basedOn) => saveKit({ id, kit, basedOn }),
+    fetch: async () => {
+      const there = (await client.fetchQuery({ ...heldKitsQuery, staleTime: 0 })).find(
+        (h) => h.kit.id === id,
+      );
+      if (!there) throw new ApiProblem(404, 'Somebody took this kit from the list while you changed it.');
+      return { value: withoutId(there.kit), version: there.version };
+    },
+    stale: ['kits', 'stock'],
+  });
+}

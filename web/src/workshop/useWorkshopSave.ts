@@ -1,0 +1,25 @@
+import type { Workshop } from '@compas/core';
+import { useQueryClient } from '@tanstack/react-query';
+import { saveWorkshop, workshopQuery, type WorkshopDetail } from '../api/queries.js';
+import { useSharedSave } from '../saving/useSharedSave.js';
+
+/** What of the workshop is saved together. */
+export interface EditedWorkshop {
+  name: string;
+  body: Workshop;
+}
+
+export const editedWorkshop = ({ name, body, version }: WorkshopDetail) => ({
+  value: { name, body },
+  version,
+});
+
+/** Saves what the workshop owns and does by habit, with what others change meanwhile. */
+export function useWorkshopSave() {
+  const client = useQueryClient();
+  return useSharedSave<EditedWorkshop, WorkshopDetail>({
+    save: (value, basedOn) => saveWorkshop({ ...value, basedOn }),
+    fetch: async () => editedWorkshop(await client.fetchQuery({ ...workshopQuery, staleTime: 0 })),
+    stale: ['workshop', 'session'],
+  });
+}
