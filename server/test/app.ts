@@ -100,3 +100,10 @@ export async function newBatch(browser: Visitor, pieces = 3): Promise<NewBatch> 
     .expect(201);
   return answer.body as NewBatch;
 }
+
+/** How many do something at once where two hands meet. */
+export const AT_ONCE = 6;
+
+/** So many at the same time, each with its number. */
+export const together = <T>(work: (i: number) => PromiseLike<T>): Promise<T[]> =>
+  Promise.all(Array.from({ length: AT_ONCE }, (_, i) => Promise.resolve(work(i))));

@@ -5,7 +5,13 @@ export default class PageEnvironment extends TestEnvironment {
   constructor(config, context) {
     super(config, context);
     const { global } = this;
-    Object.assign(global, { structuredClone, TextEncoder, TextDecoder, fetch, Request, Response, Headers });
+    Object.assign(global, { structuredClone, TextEncoder, TextDecoder, Response, Headers });
+    // a browser reads addresses from where the page is
+    global.Request = class extends Request {
+      constructor(input, init) {
+        super(typeof input === 'string' ? new URL(input, 'http://localhost/') : input, init);
+      }
+    };
     // of Node's own, a port that was never closed would keep the tests from ending
     global.MessageChannel = class {
       port1 = { onmessage: null, close: () => undefined };

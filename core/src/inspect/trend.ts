@@ -1,3 +1,5 @@
+import { errorFunction, median } from 'simple-statistics';
+
 /** Whether readings drift from piece to piece. */
 export interface Trend {
   /** median change per piece (Theil–Sen slope), mm */
@@ -34,7 +36,11 @@ export function trendOf(values: readonly number[], at: readonly number[]): Trend
   const variance = (n * (n - 1) * (2 * n + 5) - tiedTerm(values)) / 18;
   const z = s === 0 || variance <= 0 ? 0 : (s - Math.sign(s)) / Math.sqrt(variance);
   const p = 2 * (1 - normalBelow(Math.abs(z)));
-  return { slope: median(slopes), p, drifts: n >= LEAST_READINGS && p < SIGNIFICANT };
+  return {
+    slope: slopes.length === 0 ? 0 : median(slopes),
+    p,
+    drifts: n >= LEAST_READINGS && p < SIGNIFICANT,
+  };
 }
 
 function tiedTerm(values: readonly number[]): number {
@@ -43,18 +49,5 @@ function tiedTerm(values: readonly number[]): number {
   return [...groups.values()].reduce((sum, t) => sum + t * (t - 1) * (2 * t + 5), 0);
 }
 
-export function median(values: readonly number[]): number {
-  if (values.length === 0) return 0;
-  const sorted = [...values].sort((a, b) => a - b);
-  const middle = Math.floor(sorted.length / 2);
-  const upper = sorted[middle] ?? 0;
-  return sorted.length % 2 === 1 ? upper : ((sorted[middle - 1] ?? 0) + upper) / 2;
-}
-
-/** Standard normal distribution function, error below 7.5e-8 (Abramowitz & Stegun 26.2.17). */
-function normalBelow(z: number): number {
-  const t = 1 / (1 + 0.2316419 * z);
-  const tail =
-    t * (0.31938153 + t * (-0.356563782 + t * (1.781477937 + t * (-1.821255978 + t * 1.330274429))));
-  return 1 - (Math.exp((-z * z) / 2) / Math.sqrt(2 * Math.PI)) * tail;
-}
+/** Standard normal distribution function, Φ(z) = (1 + erf(z/√2)) / 2. */
+const normalBelow = (z: number): number => (1 + errorFunction(z / Math.SQRT2)) / 2;

@@ -6,6 +6,7 @@ import {
   formatLength,
   len,
   minutesInWords,
+  waitInWords,
   parseLength,
   sentenceParts,
   speak,
@@ -141,6 +142,17 @@ describe('sentences', () => {
 
 it('says minutes as people do', () => {
   expect([0.5, 45, 720, 10080].map(minutesInWords)).toEqual(['0.5 min', '45 min', '12 h', '7 days']);
+});
+
+it('a wait in words is never shorter than what is left', () => {
+  expect([0, 0.2, 59.01, 61.5, 600.5, 2 * 1440 + 61].map(waitInWords)).toEqual([
+    '0 min',
+    '1 min',
+    '1 h',
+    '1 h 2 min',
+    '11 h',
+    '2 days 2 h',
+  ]);
 });
 
 it('minutes in words never say a day of 24 hours beside another', () => {

@@ -8,3 +8,11 @@ export function minutesInWords(minutes: number): string {
   const rest = whole % 24;
   return `${days} days${rest > 0 ? ` ${rest} h` : ''}`;
 }
+
+/** What is left of a wait, minutes, in words: rounded up, since glue that is looked at early is pulled out. */
+export function waitInWords(minutes: number): string {
+  const whole = Math.max(0, Math.ceil(minutes - 1e-9));
+  if (whole < 60) return `${whole} min`;
+  if (whole < 600) return `${Math.floor(whole / 60)} h${whole % 60 > 0 ? ` ${whole % 60} min` : ''}`;
+  return minutesInWords(Math.ceil(whole / 60) * 60);
+}

@@ -1,4 +1,4 @@
-import { median } from './fit/noise.js';
+import { median } from 'simple-statistics';
 import type { Outline } from './outline.js';
 import { radiusAt } from './radius.js';
 

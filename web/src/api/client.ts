@@ -14,7 +14,11 @@ function withName(method: Method, init: object | undefined): object | undefined 
 }
 
 /** The server, typed by its own OpenAPI document. The header shows that a change is ours. */
-const server = createClient<paths>({ baseUrl: '/', headers: { 'x-compas': '1' } });
+const server = createClient<paths>({
+  baseUrl: '/',
+  headers: { 'x-compas': '1' },
+  fetch: (request) => globalThis.fetch(request),
+});
 
 /**
  * Asks the server and gives the body of its answer as the document types it, or throws the

@@ -42,12 +42,14 @@ export const membersQuery = queryOptions({
   queryFn: () => ask('get', '/api/members'),
 });
 
+const FIRST_PATTERNS: { after?: string } = {};
+
 /** Patterns by name, page by page, those that are called so. */
 export const patternPagesQuery = (search: string) =>
   infiniteQueryOptions({
     queryKey: ['patterns', 'pages', search],
     queryFn: ({ pageParam }) => ask('get', '/api/patterns', { params: { query: { ...pageParam, search } } }),
-    initialPageParam: {} as { after?: string },
+    initialPageParam: FIRST_PATTERNS,
     getNextPageParam: ({ next }) => (next === null ? undefined : { after: next }),
   });
 
@@ -139,12 +141,14 @@ export const stockQuery = queryOptions({
   queryFn: () => ask('get', '/api/stock'),
 });
 
+const NEWEST_LINES: { before?: number } = {};
+
 export const ledgerPagesQuery = (search: string) =>
   infiniteQueryOptions({
     queryKey: ['stock', 'ledger', search],
     queryFn: ({ pageParam }) =>
       ask('get', '/api/stock/ledger', { params: { query: { ...pageParam, search } } }),
-    initialPageParam: {} as { before?: number },
+    initialPageParam: NEWEST_LINES,
     getNextPageParam: ({ next }) => (next === null ? undefined : { before: next }),
   });
 

@@ -5,6 +5,7 @@ import { createBrowserRouter, RouterProvider } from 'react-router';
 import { ApiProblem } from '../api/problem.js';
 import { dayTheme } from '../ui/theme.js';
 import { Fault, NotThere } from './Fault.js';
+import { throwWithoutData } from './queries.js';
 import { Shell } from './Shell.js';
 
 /** A session that has run out shows at the next question: then the door is asked for. */
@@ -21,8 +22,7 @@ const client: QueryClient = new QueryClient({
       staleTime: 5_000,
       retry: (count, error) => !(error instanceof ApiProblem) && count < 2,
       refetchOnWindowFocus: true,
-      // a screen without what it shows says so in its place; what is shown already stays
-      throwOnError: (_error, query) => query.state.data === undefined,
+      throwOnError: throwWithoutData,
     },
     mutations: { networkMode: 'always' },
   },

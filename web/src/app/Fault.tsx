@@ -1,16 +1,17 @@
 import { useQueryErrorResetBoundary } from '@tanstack/react-query';
 import { Button } from 'antd';
-import { Link, useRevalidator, useRouteError } from 'react-router';
+import { Link, useLocation, useNavigate, useRouteError } from 'react-router';
 import { ApiProblem, sentenceOf } from '../api/problem.js';
 
 /** In the place of a screen that cannot be shown: what went wrong, and the ways on and back. */
 export function Fault() {
   const error = useRouteError();
   const { reset } = useQueryErrorResetBoundary();
-  const revalidator = useRevalidator();
+  const navigate = useNavigate();
+  const here = useLocation();
   const again = () => {
     reset();
-    void revalidator.revalidate();
+    void navigate(here, { replace: true });
   };
   if (error instanceof ApiProblem && error.status === 404) return <NotThere what={sentenceOf(error)} />;
   return (

@@ -1,4 +1,4 @@
-import { minutesInWords, type Hold } from '@compas/core';
+import { waitInWords, type Hold } from '@compas/core';
 import { useState } from 'react';
 import { Say } from '../ui/Length.js';
 
@@ -20,10 +20,7 @@ export function Holding({
         <p key={hold.reason}>
           <b>{hold.kind === 'wait' ? 'Wait' : 'Locked'}:</b> <Say text={hold.reason} />
           {hold.until !== undefined && (
-            <b className="figures">
-              {' '}
-              {minutesInWords(Math.max(0, Math.ceil((hold.until - now) / 60_000)))} left
-            </b>
+            <b className="figures"> {waitInWords((hold.until - now) / 60_000)} left</b>
           )}
         </p>
       ))}

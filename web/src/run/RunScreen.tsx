@@ -1,4 +1,4 @@
-import { nextAction, type BatchingSchool } from '@compas/core';
+import { BATCHING_SCHOOLS, nextAction, type BatchingSchool } from '@compas/core';
 import { ConfigProvider, Segmented } from 'antd';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -13,6 +13,7 @@ import { Waiting } from './Waiting.js';
 import { useRun, type Run } from './useRun.js';
 import { useStarted } from './useStarted.js';
 import { useWakeLock } from './useWakeLock.js';
+import { choicesOf } from '../ui/choices.js';
 import './run.css';
 
 /** The screen at the lathe: dark, big, one step of one piece at a time. */
@@ -78,10 +79,7 @@ function Running({ run, batch }: { run: Run; batch: NonNullable<Run['batch']> })
             setSchool(value);
             choose(null);
           }}
-          options={[
-            { value: 'by-operation', label: 'by operation' },
-            { value: 'by-piece', label: 'piece by piece' },
-          ]}
+          options={choicesOf(BATCHING_SCHOOLS)}
         />
         <Connection connection={run.connection} pending={run.pending} awake={awake} />
       </header>

@@ -1,4 +1,4 @@
-import { minutesInWords, type NextAction } from '@compas/core';
+import { waitInWords, type NextAction } from '@compas/core';
 import { clockWords, onClock } from '../ui/clock.js';
 import { Say } from '../ui/Length.js';
 
@@ -17,7 +17,7 @@ export function Waiting({ next, now, timeZone, onOpen }: WaitingProps) {
       <h1>
         <Say text={next.what} />
       </h1>
-      <p className="run-figure">{minutesInWords(Math.max(0, Math.ceil((next.until - now) / 60_000)))}</p>
+      <p className="run-figure">{waitInWords((next.until - now) / 60_000)}</p>
       <p>
         until {clockWords(onClock(next.until, timeZone))}. Then: {next.step.title}, piece {next.piece}.
       </p>

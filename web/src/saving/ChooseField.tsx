@@ -53,5 +53,5 @@ function shown(value: unknown): ReactNode {
     const words = name ?? label ?? kind;
     return typeof words === 'string' ? words : 'changed';
   }
-  return typeof value === 'boolean' ? (value ? 'yes' : 'no') : String(value as string | number);
+  return typeof value === 'boolean' ? (value ? 'yes' : 'no') : `${value as string | number}`;
 }

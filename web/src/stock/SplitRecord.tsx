@@ -16,6 +16,14 @@ interface SplitRecordProps {
   habits: ShopHabits;
 }
 
+/** How the split is written down. */
+interface Wanted {
+  count: number;
+  dries: boolean;
+  school: DryingSchool;
+  grams: number | null;
+}
+
 /** Writes down that the log was split: how many billets came out, and whether they go to dry. */
 export function SplitRecord({ held, wish, way, moisture, target, habits }: SplitRecordProps) {
   const [billets, setBillets] = useState<number | null>(null);
@@ -26,7 +34,7 @@ export function SplitRecord({ held, wish, way, moisture, target, habits }: Split
   const made = useRef<HeldStock | null>(null);
   const count = billets ?? way.total;
   const record = useChange(
-    async () => {
+    async ({ count, dries, school, grams }: Wanted) => {
       const item = { id: held.item.id, sectors: way.sectors, ...wish, billets: count };
       made.current ??= (await splitLog(item))[0] ?? null;
       const { current } = made;
@@ -97,7 +105,9 @@ export function SplitRecord({ held, wish, way, moisture, target, habits }: Split
         type="primary"
         style={{ alignSelf: 'flex-start' }}
         loading={record.isPending}
-        onClick={() => record.mutate(undefined, { onSuccess: (to) => void navigate(to) })}
+        onClick={() =>
+          record.mutate({ count, dries, school, grams }, { onSuccess: (to) => void navigate(to) })
+        }
       >
         The log is split
       </Button>

@@ -1,8 +1,7 @@
-import type { Units } from '@compas/core';
+import { keysOf, UNITS, type Units } from '@compas/core';
 import { createContext, useContext, useMemo, useState, type ReactNode } from 'react';
 
 const KEY = 'compas.units';
-const ALL_UNITS: Units[] = ['mm', 'inch', 'decimal-inch'];
 
 interface UnitsState {
   units: Units;
@@ -29,7 +28,7 @@ export function UnitsProvider({ usual, children }: { usual: Units; children: Rea
 
 function storedUnits(): Units | null {
   const stored = localStorage.getItem(KEY);
-  return ALL_UNITS.find((u) => u === stored) ?? null;
+  return keysOf(UNITS).find((u) => u === stored) ?? null;
 }
 
 export const useUnits = (): UnitsState => useContext(Context);

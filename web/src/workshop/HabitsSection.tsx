@@ -4,6 +4,7 @@ import {
   DRILL_MOMENTS,
   SPEED_SCHOOLS,
   UNITS,
+  type WorkingWindow,
   type Workshop,
 } from '@compas/core';
 import { Button, Input, InputNumber, Select, TimePicker } from 'antd';
@@ -110,6 +111,17 @@ const CLOCK = 'HH:mm';
 const toClock = (minutes: number) => dayjs().startOf('day').add(minutes, 'minute');
 const toMinutes = (at: dayjs.Dayjs) => at.hour() * 60 + at.minute();
 
+/** A morning for a day without hours; after the last span of the day an hour's rest, then half a day. */
+function nextSpan(windows: readonly WorkingWindow[], weekday: number): WorkingWindow {
+  const ends = windows.filter((w) => w.weekday === weekday).map((w) => w.to);
+  if (ends.length === 0) return { weekday, from: 480, to: 720 };
+  const from = Math.min(Math.max(...ends) + 60, DAY_END - 60);
+  return { weekday, from, to: Math.min(from + 240, DAY_END) };
+}
+
+/** Last minute of a day that a span may end at. */
+const DAY_END = 24 * 60 - 1;
+
 /** Working hours by weekday; a day can have several spans. */
 export function HoursSection({ workshop, onChange }: SectionProps) {
   const { hours } = workshop;
@@ -162,7 +174,8 @@ export function HoursSection({ workshop, onChange }: SectionProps) {
             )}
             <Button
               size="small"
-              onClick={() => setWindows([...hours.windows, { weekday, from: 480, to: 720 }])}
+              aria-label={`Add a span on ${day}`}
+              onClick={() => setWindows([...hours.windows, nextSpan(hours.windows, weekday)])}
             >
               + span
             </Button>

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { asymmetryOf, inOrder, pointsOf, traceOf } from './sample.js';
 import { curveAt, momentsOf, type Point } from './moments.js';
-import { median, noiseOf, outliersOf } from './noise.js';
+import { noiseOf, outliersOf } from './noise.js';
 
 const size = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 
@@ -45,12 +45,6 @@ describe('curves through points', () => {
 
 describe('noise and outliers', () => {
   const wave = (i: number) => 10 + Math.sin(i / 30);
-
-  it('the median is the middle one', () => {
-    expect(median([3, 1, 2])).toBe(2);
-    expect(median([4, 1, 2, 3])).toBe(2.5);
-    expect(median([])).toBe(0);
-  });
 
   it('a clean curve has no more noise than an instrument can have', () => {
     const points = Array.from({ length: 200 }, (_, i): Point => ({ x: i, r: wave(i) }));

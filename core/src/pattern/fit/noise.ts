@@ -1,17 +1,10 @@
+import { median } from 'simple-statistics';
 import type { Point } from './moments.js';
 
 /** A point that lies apart from its neighbours on both sides: how far, mm. */
 export interface Outlier {
   x: number;
   off: number;
-}
-
-/** Median of values; 0 of none. */
-export function median(values: readonly number[]): number {
-  const sorted = [...values].sort((a, b) => a - b);
-  const middle = sorted.length >> 1;
-  const upper = sorted[middle] ?? 0;
-  return sorted.length % 2 === 1 ? upper : ((sorted[middle - 1] ?? upper) + upper) / 2;
 }
 
 /** No instrument at a bench reads finer than this, mm. */
@@ -27,7 +20,7 @@ export function noiseOf(points: readonly Point[]): number {
     const share = (p.x - a.x) / (b.x - a.x);
     return Math.abs(p.r - (a.r + share * (b.r - a.r))) * 2;
   });
-  return Math.max(FINEST, (1.4826 * median(seconds)) / Math.sqrt(6));
+  return seconds.length === 0 ? FINEST : Math.max(FINEST, (1.4826 * median(seconds)) / Math.sqrt(6));
 }
 
 const FAR = 6;

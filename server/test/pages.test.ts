@@ -1,0 +1,87 @@
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import { choices, newOwner, newPattern, openApp, stopper } from './app.js';
+import { board } from './board.js';
+
+let app: NestExpressApplication;
+beforeAll(async () => {
+  app = await openApp();
+});
+afterAll(() => app.close());
+
+describe('lists by pages', () => {
+  it('show each batch once, also when one is put away in between', async () => {
+    const other = await newOwner(app);
+    const pattern = await newPattern(other);
+    const made: string[] = [];
+    for (let i = 0; i < 104; i++) {
+      const order = { ...choices(1), patternId: pattern.id, revision: 1, name: `B${i}`, customer: 'C' };
+      made.push(((await other.post('/api/batches').send(order).expect(201)).body as { id: string }).id);
+    }
+    const page = async (after: string | null) =>
+      (await other.get(`/api/batches?away=no${after === null ? '' : `&after=${encodeURIComponent(after)}`}`))
+        .body as { batches: { id: string }[]; next: string | null };
+    const first = await page(null);
+    expect(first.batches).toHaveLength(100);
+    await other.put(`/api/batches/${made[3]}/put-away`).send({ putAway: true }).expect(204);
+    const second = await page(first.next);
+    expect(second.next).toBeNull();
+    expect([...first.batches, ...second.batches].map((b) => b.id)).toEqual(made);
+    const away = (await other.get('/api/batches?away=yes')).body as { batches: { id: string }[] };
+    expect(away.batches.map((b) => b.id)).toEqual([made[3]]);
+    await other.get('/api/batches?away=no&after=nonsense').expect(422);
+    expect((await other.get('/api/batches/made')).body).toEqual([
+      { patternId: pattern.id, made: 0, rejected: 0 },
+    ]);
+  });
+
+  it('the ledger is searched and added up where it lies', async () => {
+    const other = await newOwner(app);
+    const priced = { ...board, price: { minor: 800, currency: 'EUR', per: 'piece' } };
+    const received = [
+      { item: { ...priced, label: '50 % ash' }, amount: 3 },
+      { item: { ...priced, label: 'Oak' }, amount: 2 },
+    ];
+    const { body } = await other.post('/api/stock').send({ received }).expect(201);
+    const [ash] = body as { item: { id: string } }[];
+    await other
+      .post(`/api/stock/${ash!.item.id}/moves`)
+      .send({ kind: 'lost', amount: 1, note: 'worm' })
+      .expect(204);
+    const found = async (search: string) =>
+      ((await other.get('/api/stock/ledger').query({ search })).body as { lines: { label: string }[] }).lines
+        .length;
+    expect([
+      await found('oak'),
+      await found('worm'),
+      await found('50 %'),
+      await found('%'),
+      await found('_'),
+    ]).toEqual([1, 1, 2, 2, 0]);
+    expect((await other.get('/api/stock/ledger/balance')).body).toEqual({
+      byKind: { received: 4000, cut: 0, used: 0, lost: -800, corrected: 0 },
+      worth: 3200,
+      kits: 0,
+      wrong: [],
+      openCuttings: [],
+    });
+  });
+
+  it('patterns are found by name and paged without a gap', async () => {
+    const other = await newOwner(app);
+    for (let i = 0; i < 63; i++)
+      await other
+        .post('/api/patterns')
+        .send({ name: i % 2 ? 'Finial' : `Stopper ${i}`, body: stopper() })
+        .expect(201);
+    const page = async (query: object) =>
+      (await other.get('/api/patterns').query(query)).body as {
+        patterns: { id: string; name: string }[];
+        next: string | null;
+      };
+    const first = await page({});
+    const second = await page({ after: first.next });
+    expect(first.patterns).toHaveLength(60);
+    expect(new Set([...first.patterns, ...second.patterns].map((p) => p.id)).size).toBe(63);
+    expect((await page({ search: 'stop' })).patterns).toHaveLength(32);
+  });
+});

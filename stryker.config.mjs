@@ -1,0 +1,14 @@
+/** Mutants of the core files that changed, against the core's tests; `npm run mutants` says which. */
+export default {
+  testRunner: 'jest',
+  jest: { projectType: 'custom', configFile: 'scripts/jest.mutants.mjs', enableFindRelatedTests: true },
+  coverageAnalysis: 'off',
+  checkers: [],
+  reporters: ['clear-text', 'progress'],
+  clearTextReporter: { allowColor: false, reportTests: false, reportMutants: true },
+  ignorePatterns: ['.compas', '.cache', 'test-results', 'web', 'server', 'e2e'],
+  tempDirName: '.cache/stryker',
+  concurrency: 2,
+  timeoutMS: 20_000,
+  thresholds: { high: 80, low: 60, break: null },
+};

@@ -1,0 +1,102 @@
+import 'fake-indexeddb/auto';
+import type { RunEvent } from '@compas/core';
+import { screen, waitFor, within } from '@testing-library/react';
+import { clear } from 'idb-keyval';
+import { answersOf, exampleBatch, recorded } from '../../test/exampleBatch.js';
+import { answering, shownInApp, type Asked } from '../../test/inApp.js';
+import RunScreen from './RunScreen.js';
+
+const stored = { body: { stored: 1, known: 0, setAside: [] } };
+
+/** The lathe screen of a batch, and what it sends. */
+function atTheLathe(events: RunEvent[] = [], network: () => boolean = () => true) {
+  const batch = exampleBatch(events);
+  const answers = answersOf(batch);
+  const asked = answering({
+    ...answers,
+    [`POST /api/batches/${batch.id}/events`]: () => {
+      if (!network()) throw new TypeError('fetch failed');
+      return stored;
+    },
+  });
+  const shown = shownInApp(<RunScreen />, { at: `/batches/${batch.id}/run`, path: '/batches/:id/run' });
+  return { ...shown, batch, asked };
+}
+
+const sentOf = (asked: Asked[]): RunEvent[] =>
+  asked.flatMap((a) => (a.method === 'POST' ? (a.body as { events: RunEvent[] }).events : []));
+const bodiesOf = (asked: Asked[], piece: number) =>
+  sentOf(asked)
+    .filter((e) => e.piece === piece && e.body.kind !== 'started')
+    .map((e) => e.body);
+
+beforeEach(() => clear());
+
+describe('the lathe screen', () => {
+  it('records a step as done for the piece on the screen, once, and goes on to the next', async () => {
+    const { user, asked } = atTheLathe();
+    await user.click(await screen.findByRole('button', { name: 'Done' }));
+    await waitFor(() => expect(bodiesOf(asked, 1)).toEqual([{ kind: 'done', stepId: 'saw' }]));
+    expect(await screen.findByText('piece 2 of 3')).toBeTruthy();
+    expect(new Set(sentOf(asked).map((e) => e.id)).size).toBe(
+      sentOf(asked).filter((e, i, all) => all.findIndex((o) => o.id === e.id) === i).length,
+    );
+  });
+
+  it('goes piece by piece when it is told to, and takes up any piece that is touched', async () => {
+    const { user } = atTheLathe([recorded(1, { kind: 'done', stepId: 'saw' })]);
+    expect(await screen.findByText('piece 2 of 3')).toBeTruthy();
+    await user.click(screen.getByText('piece by piece'));
+    expect(await screen.findByText('piece 1 of 3')).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: /^Piece 3,/ }));
+    expect(await screen.findByText('piece 3 of 3')).toBeTruthy();
+  });
+
+  it('takes back a step that was called done by mistake, on the piece that is looked at', async () => {
+    const { user, asked } = atTheLathe([recorded(2, { kind: 'done', stepId: 'saw' })]);
+    await user.click(await screen.findByRole('button', { name: /^Piece 2,/ }));
+    const steps = screen.getByRole('list', { name: 'Steps of this piece' });
+    await user.click(within(steps).getByRole('button', { name: /Saw the blank/ }));
+    await user.click(screen.getByRole('button', { name: 'It is not done yet' }));
+    await waitFor(() => expect(bodiesOf(asked, 2)).toEqual([{ kind: 'reopened', stepId: 'saw' }]));
+  });
+
+  it('keeps what is recorded without a network and sends it later, in order', async () => {
+    let up = false;
+    const { user, asked } = atTheLathe([], () => up);
+    await user.click(await screen.findByRole('button', { name: 'Done' }));
+    expect(await screen.findByText(/no connection, \d kept here/)).toBeTruthy();
+    const before = sentOf(asked).map((e) => e.id);
+    up = true;
+    window.dispatchEvent(new Event('online'));
+    await waitFor(() => expect(screen.getByText(/all saved/)).toBeTruthy());
+    const after = sentOf(asked);
+    expect(after.filter((e) => before.includes(e.id)).length).toBeGreaterThan(before.length);
+    expect(after.at(-1)?.sequence).toBeGreaterThan(after[0]!.sequence - 1);
+  });
+
+  it('goes on sending after the store of the browser refused once', async () => {
+    const { asked, user } = atTheLathe();
+    const refused = jest.spyOn(IDBObjectStore.prototype, 'get').mockImplementationOnce(() => {
+      throw new DOMException('busy', 'UnknownError');
+    });
+    await user.click(await screen.findByRole('button', { name: 'Done' }));
+    window.dispatchEvent(new Event('online'));
+    await waitFor(() => expect(bodiesOf(asked, 1).length).toBeGreaterThan(0));
+    expect(refused).toHaveBeenCalled();
+    refused.mockRestore();
+  });
+
+  it('asks only for events after those it has, and never for the plan again', async () => {
+    const events = [recorded(1, { kind: 'done', stepId: 'saw' })];
+    const { asked, client, batch } = atTheLathe(events);
+    await screen.findByText('piece 2 of 3');
+    await client.invalidateQueries({ queryKey: ['run', batch.id] });
+    const reads = asked.filter((a) => a.method === 'GET').map((a) => a.path);
+    expect(reads.filter((p) => p.startsWith('/api/snapshots/'))).toHaveLength(1);
+    expect(reads.filter((p) => p.includes('/events?'))).toEqual([
+      `/api/batches/${batch.id}/events?after=0`,
+      `/api/batches/${batch.id}/events?after=1`,
+    ]);
+  });
+});
