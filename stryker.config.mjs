@@ -2,7 +2,7 @@
 export default {
   testRunner: 'jest',
   jest: { projectType: 'custom', configFile: 'scripts/jest.mutants.mjs', enableFindRelatedTests: true },
-  coverageAnalysis: 'off',
+  coverageAnalysis: 'perTest',
   checkers: [],
   reporters: ['clear-text', 'progress'],
   clearTextReporter: { allowColor: false, reportTests: false, reportMutants: true },

@@ -87,11 +87,14 @@ async function take(browser) {
   const context = await browser.newContext({ viewport: DESK, serviceWorkers: 'block' });
   const page = await context.newPage();
   await page.request.post(`${BASE}/api/session/demo`, { headers: { 'x-compas': '1' } });
-  const find = async (path) => {
-    const list = await (await page.request.get(BASE + path)).json();
+  const find = async (path, of) => {
+    const list = (await (await page.request.get(BASE + path)).json())[of];
     return (name) => list.find((item) => item.name.startsWith(name)).id;
   };
-  const found = { batch: await find('/api/batches'), pattern: await find('/api/patterns') };
+  const found = {
+    batch: await find('/api/batches', 'batches'),
+    pattern: await find('/api/patterns', 'patterns'),
+  };
   for (const view of views(found)) {
     await page.goto(BASE + view.path);
     await page.getByText(view.ready).first().waitFor();

@@ -3,6 +3,7 @@ import connectPgSimple from 'connect-pg-simple';
 import session from 'express-session';
 import type { RequestHandler } from 'express';
 import { Pool } from 'pg';
+import { CachedSessions } from './cachedSessions.js';
 import type { Settings } from '../database/settings.js';
 import { SETTINGS } from '../database/settings.token.js';
 
@@ -36,7 +37,7 @@ export class SessionStore implements OnModuleDestroy {
       resave: false,
       saveUninitialized: false,
       cookie: { httpOnly: true, sameSite: 'lax', secure: this.settings.tls !== null, maxAge: FOURTEEN_DAYS },
-      store: this.store,
+      store: new CachedSessions(this.store),
     });
   }
 

@@ -6,40 +6,13 @@ import { Problem } from '../edge/problem.js';
 import { readEvent, type EventPageView, type SetAsideView, type StoredEventsView } from './event.dto.js';
 import { EVENT_COLUMNS, PieceSummaries } from './pieceSummaries.js';
 
-/** Whoever records on a batch waits here for whoever does so already, and for whoever plans it anew. */
-const LOCK = `SELECT last_event::int AS last, plan_version AS version FROM batches WHERE id = $1 FOR UPDATE`;
-
-/**
- * One statement stores the events that are new, and the readings among them; pieces outside the batch
- * find no row to join. Sending an event again changes nothing. Numbers go on from the newest one; those of
- * events that were known are left out.
- */
-const STORE = `
-WITH incoming AS (
-  SELECT * FROM ROWS FROM (jsonb_to_recordset($1::jsonb) AS (id uuid, piece int, at timestamptz, device text, sequence int, "planVersion" int, body jsonb))
-    WITH ORDINALITY AS e(id, piece, at, device, sequence, "planVersion", body, place)
-), fitting AS (
-  SELECT e.*, p.workshop_id, p.batch_id FROM incoming e JOIN pieces p ON p.batch_id = $2 AND p.number = e.piece
-), stored AS (
-  INSERT INTO events (workshop_id, id, batch_id, piece, at, device, sequence, plan_version, body, made_by, number)
-  SELECT workshop_id, id, batch_id, piece, at, device, sequence, "planVersion", body, $3, $4::bigint + place FROM fitting
-  ON CONFLICT DO NOTHING RETURNING workshop_id, id, batch_id, piece, body
-), read AS (
-  INSERT INTO readings (workshop_id, event_id, batch_id, piece, station_id, mm, typed)
-  SELECT workshop_id, id, batch_id, piece, body->>'stationId', (body->>'mm')::float8, body->>'typed'
-  FROM stored WHERE body->>'kind' = 'measured'
-), counted AS (
-  UPDATE batches SET last_event = $4::bigint + (SELECT coalesce(max(place), 0) FROM fitting) WHERE id = $2
-)
-SELECT (SELECT count(*)::int FROM stored) AS stored, (SELECT array_agg(id) FROM fitting) AS fitting,
-  (SELECT array_agg(DISTINCT piece) FROM stored) AS pieces,
-  (SELECT summary->'steps' FROM plan_versions WHERE batch_id = $2 AND version = $5) AS steps`;
-
-interface StoredRow {
-  stored: number;
+/** What the database did with events, and what the summing up of their pieces needs. */
+interface Recorded {
+  known: number;
   fitting: string[] | null;
   pieces: number[] | null;
   steps: StepLine[];
+  events: RunEvent[] | null;
 }
 
 /** Events of one answer at most. */
@@ -100,17 +73,14 @@ export class EventStore {
   ): Promise<{ stored: number; fitting: Set<string> }> {
     if (events.length === 0) return { stored: 0, fitting: new Set() };
     const { manager, acting } = this.transaction;
-    const [batch] = await manager.query<{ last: number; version: number }[]>(LOCK, [batchId]);
-    if (!batch) throw Problem.notFound('batch');
-    const [row] = await manager.query<[StoredRow]>(STORE, [
-      JSON.stringify(events),
-      batchId,
-      acting.userId,
-      batch.last,
-      batch.version,
-    ]);
-    if (row.pieces) await this.summaries.refresh(manager, batchId, row.steps, row.pieces);
-    return { stored: row.stored, fitting: new Set(row.fitting ?? []) };
+    const [{ recorded }] = await manager.query<[{ recorded: Recorded | null }]>(
+      'SELECT record_events($1, $2::jsonb, $3) AS recorded',
+      [batchId, JSON.stringify(events), acting.userId],
+    );
+    if (!recorded) throw Problem.notFound('batch');
+    const { known, fitting, pieces, steps, events: ofPieces } = recorded;
+    if (pieces) await this.summaries.keep(manager, batchId, steps, pieces, ofPieces ?? []);
+    return { stored: (fitting?.length ?? 0) - known, fitting: new Set(fitting ?? []) };
   }
 
   private async setAside(batchId: string, aside: { raw: object; why: string }[]): Promise<SetAsideView[]> {

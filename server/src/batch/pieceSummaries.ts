@@ -26,23 +26,25 @@ WHERE p.batch_id = $1 AND p.number = s.piece`;
  */
 @Injectable()
 export class PieceSummaries {
-  /**
-   * Sums pieces of a batch up. The caller holds the lock of the batch's row.
-   * @param pieces which; all when not said
-   */
-  async refresh(
+  /** Sums all pieces of a batch up. The caller holds the lock of the batch's row. */
+  async refresh(manager: EntityManager, batchId: string, steps: readonly StepLine[]): Promise<void> {
+    const events = await manager.query<RunEvent[]>(
+      `SELECT ${EVENT_COLUMNS} FROM events WHERE batch_id = $1`,
+      [batchId],
+    );
+    await this.keep(manager, batchId, steps, await this.numbersOf(manager, batchId), events);
+  }
+
+  /** Keeps the summaries of pieces, from all of their events. The caller holds the lock of the batch's row. */
+  async keep(
     manager: EntityManager,
     batchId: string,
     steps: readonly StepLine[],
-    pieces?: readonly number[],
+    pieces: readonly number[],
+    events: readonly RunEvent[],
   ): Promise<void> {
-    const events = await manager.query<RunEvent[]>(
-      `SELECT ${EVENT_COLUMNS} FROM events WHERE batch_id = $1 AND ($2::int[] IS NULL OR piece = ANY($2))`,
-      [batchId, pieces ?? null],
-    );
-    const numbers = pieces ?? (await this.numbersOf(manager, batchId));
-    const progress = progressOf(Math.max(0, ...numbers), events);
-    const wanted = new Set(numbers);
+    const progress = progressOf(Math.max(0, ...pieces), events);
+    const wanted = new Set(pieces);
     const summaries = progress.pieces.filter((p) => wanted.has(p.piece)).map((p) => summaryOf(steps, p));
     await manager.query(KEEP, [batchId, JSON.stringify(summaries)]);
   }

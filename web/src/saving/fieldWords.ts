@@ -4,15 +4,18 @@ const isDimension = (key: string): key is DimensionKey => (DIMENSION_KEYS as str
 
 /** What a field is called to the person who changed it: the thing it belongs to, then the field. */
 export function fieldWords(value: unknown, path: readonly string[]): string {
-  const words: string[] = [];
+  const things: string[] = [];
+  let field: string | null = null;
   let at: unknown = value;
   for (const step of path) {
     const holder = at;
     at = stepInto(at, step);
-    if (Array.isArray(holder)) words.push(thingWords(at) ?? step);
-    else if (!Array.isArray(at)) words.push(keyWords(holder, step));
+    const thing = Array.isArray(holder) ? thingWords(at) : undefined;
+    if (thing !== undefined) things.push(thing);
+    field = Array.isArray(holder) ? null : keyWords(holder, step);
   }
-  return words.join(', ') || 'all of it';
+  // the nearest thing says where it is; what holds that is plumbing
+  return [things.at(-1), field].filter((w) => w !== null && w !== undefined).join(', ') || 'all of it';
 }
 
 function stepInto(value: unknown, step: string): unknown {

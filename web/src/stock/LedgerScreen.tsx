@@ -42,8 +42,8 @@ export default function LedgerScreen() {
         aria-label="Search the ledger"
         placeholder="search"
         value={wanted}
+        className="search"
         onChange={(e) => setWanted(e.target.value)}
-        style={{ maxWidth: 320 }}
       />
       {lines.length === 0 && wanted !== '' && <p>No line has these words.</p>}
       {lines.length === 0 && wanted === '' && (

@@ -7,6 +7,52 @@ const SHARED = ['workshops', 'patterns', 'kits', 'stock_items', 'cuttings', 'dry
 const UNNUMBERED = ['patterns', 'kits', 'cuttings', 'batches'];
 
 /**
+ * Stores events of a batch under the lock of its row, with the caller's rights: whoever records on a batch
+ * waits for whoever does so already, and for whoever plans it anew. Events that are known and pieces outside
+ * the batch are left out; numbers go on from the newest. NULL when there is no such batch.
+ * It gives back all events of the pieces it touched, since each statement in it sees what was committed
+ * before the lock was had.
+ */
+const RECORD_EVENTS = `
+CREATE FUNCTION record_events(wanted uuid, incoming jsonb, by_user uuid) RETURNS jsonb
+LANGUAGE plpgsql SECURITY INVOKER SET search_path = public, pg_temp AS $$
+DECLARE
+  batch record;
+  touched integer[];
+  fitting uuid[];
+  known integer;
+BEGIN
+  SELECT workshop_id, id, last_event, plan_version INTO batch FROM batches WHERE id = wanted FOR UPDATE;
+  IF NOT FOUND THEN RETURN NULL; END IF;
+  WITH came AS (
+    SELECT * FROM ROWS FROM (jsonb_to_recordset(incoming) AS (id uuid, piece int, at timestamptz, device text, sequence int, "planVersion" int, body jsonb))
+      WITH ORDINALITY AS e(id, piece, at, device, sequence, "planVersion", body, place)
+  ), fit AS (
+    SELECT c.* FROM came c JOIN pieces p ON p.workshop_id = batch.workshop_id AND p.batch_id = batch.id AND p.number = c.piece
+  ), stored AS (
+    INSERT INTO events (workshop_id, id, batch_id, piece, at, device, sequence, plan_version, body, made_by, number)
+    SELECT batch.workshop_id, f.id, batch.id, f.piece, f.at, f.device, f.sequence, f."planVersion", f.body, by_user, batch.last_event + f.place FROM fit f
+    ON CONFLICT DO NOTHING RETURNING id, piece, body
+  ), measured AS (
+    INSERT INTO readings (workshop_id, event_id, batch_id, piece, station_id, mm, typed)
+    SELECT batch.workshop_id, s.id, batch.id, s.piece, s.body->>'stationId', (s.body->>'mm')::float8, s.body->>'typed'
+    FROM stored s WHERE s.body->>'kind' = 'measured'
+  )
+  SELECT (SELECT count(*) FROM fit) - (SELECT count(*) FROM stored), (SELECT array_agg(f.id) FROM fit f), (SELECT array_agg(DISTINCT s.piece) FROM stored s)
+    INTO known, fitting, touched;
+  IF touched IS NOT NULL THEN
+    UPDATE batches b SET last_event = (SELECT max(e.number) FROM events e WHERE e.workshop_id = batch.workshop_id AND e.batch_id = batch.id)
+      WHERE b.workshop_id = batch.workshop_id AND b.id = batch.id;
+  END IF;
+  RETURN jsonb_build_object('known', known, 'fitting', to_jsonb(fitting), 'pieces', to_jsonb(touched),
+    'steps', (SELECT v.summary->'steps' FROM plan_versions v WHERE v.workshop_id = batch.workshop_id AND v.batch_id = batch.id AND v.version = batch.plan_version),
+    'events', (SELECT jsonb_agg(jsonb_build_object('id', e.id, 'piece', e.piece, 'at', to_char(e.at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"'),
+      'device', e.device, 'sequence', e.sequence, 'planVersion', e.plan_version, 'body', e.body - 'photo'))
+      FROM events e WHERE e.workshop_id = batch.workshop_id AND e.batch_id = batch.id AND e.piece = ANY (touched)));
+END $$;
+REVOKE ALL ON FUNCTION record_events FROM PUBLIC`;
+
+/**
  * Two hands at once: versions with their author, answers kept by the change that asked for them, events
  * numbered by batch, and how far each piece is, kept beside it.
  *
@@ -68,16 +114,17 @@ LANGUAGE sql SECURITY DEFINER SET search_path = public, pg_temp AS $$
   SELECT m.role, u.name FROM memberships m JOIN users u ON u.id = m.user_id WHERE m.user_id = of_user AND m.workshop_id = in_workshop
 $$;
 REVOKE ALL ON FUNCTION access_acting FROM PUBLIC;`);
+    await db.query(RECORD_EVENTS);
     const [row] = (await db.query(`SELECT quote_ident(current_setting('compas.app_role')) AS role`)) as [
       { role: string },
     ];
-    await db.query(`GRANT EXECUTE ON FUNCTION access_acting TO ${row.role}`);
+    await db.query(`GRANT EXECUTE ON FUNCTION access_acting, record_events TO ${row.role}`);
     await db.query(`GRANT SELECT, INSERT, UPDATE, DELETE ON answers TO ${row.role}`);
     await db.query(`GRANT UPDATE (steps_done, rejected, step, locked_by, waits) ON pieces TO ${row.role}`);
   }
 
   async down(db: QueryRunner): Promise<void> {
-    await db.query(`DROP FUNCTION access_acting; DROP TABLE answers;
+    await db.query(`DROP FUNCTION access_acting, record_events; DROP TABLE answers;
 DROP INDEX readings_of_piece, set_aside_of_batch, order_lines_of_revision, batches_of_order, batches_of_revision,
   batches_in_order, patterns_by_name, ledger_by_number, memberships_of_user, invites_of_workshop, events_checked, events_of_piece, events_by_number, plan_versions_by_hash;
 CREATE INDEX events_of_batch ON events (workshop_id, batch_id, at);
