@@ -294,9 +294,12 @@ async function signedIn() {
   };
 }
 
+/** Pieces of the demo batch that is recorded on. */
+const PIECES = 8;
+
 const event = (i) => ({
   id: crypto.randomUUID(),
-  piece: 1,
+  piece: 1 + (i % PIECES),
   at: new Date().toISOString(),
   device: 'bench',
   sequence: i,

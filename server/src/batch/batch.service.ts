@@ -46,7 +46,7 @@ const VIEW = `SELECT ${COLUMNS} ${JOINED} WHERE b.id = $1`;
 const DETAIL = `SELECT ${COLUMNS}, v.hash AS "planHash", b.last_event::int AS "lastEvent" ${JOINED} ${PLAN} WHERE b.id = $1`;
 
 /** Batches of a page. */
-const PAGE = 100;
+const PAGE = 50;
 const LISTED = `SELECT ${COLUMNS}, v.summary, to_char(b.created_at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.US"Z"') AS at ${JOINED} ${PLAN}
 WHERE ($1::boolean IS NULL OR (b.put_away_at IS NOT NULL) = $1) AND ($5::uuid IS NULL OR b.pattern_id = $5) AND ($2::timestamptz IS NULL OR (b.created_at, b.id) > ($2::timestamptz, $3::uuid))
 ORDER BY b.created_at, b.id LIMIT $4`;

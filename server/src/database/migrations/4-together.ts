@@ -115,6 +115,7 @@ LANGUAGE sql SECURITY DEFINER SET search_path = public, pg_temp AS $$
 $$;
 REVOKE ALL ON FUNCTION access_acting FROM PUBLIC;`);
     await db.query(RECORD_EVENTS);
+    await this.readWorkshopOnce(db, `(SELECT ${HERE})`);
     const [row] = (await db.query(`SELECT quote_ident(current_setting('compas.app_role')) AS role`)) as [
       { role: string },
     ];
@@ -123,7 +124,21 @@ REVOKE ALL ON FUNCTION access_acting FROM PUBLIC;`);
     await db.query(`GRANT UPDATE (steps_done, rejected, step, locked_by, waits) ON pieces TO ${row.role}`);
   }
 
+  /** As a subquery the setting is read once a statement; bare it is read again for every row looked at. */
+  private async readWorkshopOnce(db: QueryRunner, here: string): Promise<void> {
+    const policies = (await db.query(
+      `SELECT tablename AS "table" FROM pg_policies WHERE schemaname = 'public' AND policyname = 'own'`,
+    )) as { table: string }[];
+    for (const { table } of policies) {
+      const column = table === 'workshops' ? 'id' : 'workshop_id';
+      await db.query(
+        `ALTER POLICY own ON ${table} USING (${column} = ${here}) WITH CHECK (${column} = ${here})`,
+      );
+    }
+  }
+
   async down(db: QueryRunner): Promise<void> {
+    await this.readWorkshopOnce(db, HERE);
     await db.query(`DROP FUNCTION access_acting, record_events; DROP TABLE answers;
 DROP INDEX readings_of_piece, set_aside_of_batch, order_lines_of_revision, batches_of_order, batches_of_revision,
   batches_in_order, patterns_by_name, ledger_by_number, memberships_of_user, invites_of_workshop, events_checked, events_of_piece, events_by_number, plan_versions_by_hash;
