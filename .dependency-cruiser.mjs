@@ -13,8 +13,6 @@ const ROOMS = [
   'assembly',
   'batch',
   'inspect',
-  'cost',
-  'learn',
   'safety',
   'plan',
   'files',
@@ -27,6 +25,59 @@ const leftOnly = ROOMS.map((room, i) => ({
   severity: 'error',
   from: { path: `^core/src/${room}/`, pathNot: TEST },
   to: { path: `^core/src/(${ROOMS.slice(i + 1).join('|') || '-'})/` },
+}));
+
+/**
+ * Rooms of the web: those of the ground are used by all and use only each other; a room of screens uses the
+ * ground and the rooms it names here.
+ */
+const WEB_GROUND = ['api', 'ui', 'saving', 'workers', 'strip'];
+const WEB_SCREENS = {
+  access: [],
+  bench: [],
+  run: [],
+  plan: ['pattern'],
+  twins: ['plan', 'run'],
+  pattern: ['plan'],
+  compare: ['pattern', 'copy', 'plan'],
+  copy: ['pattern'],
+  stock: ['workshop'],
+  workshop: [],
+};
+
+const webRooms = Object.entries(WEB_SCREENS).map(([room, others]) => ({
+  name: `web-${room}-uses-the-ground-and-what-it-names`,
+  severity: 'error',
+  from: { path: `^web/src/${room}/`, pathNot: /\.test\.tsx?$/.source },
+  to: { path: '^web/src/', pathNot: `^web/src/(${[room, ...WEB_GROUND, ...others].join('|')})/` },
+}));
+webRooms.push({
+  name: 'web-ground-knows-no-screen',
+  severity: 'error',
+  from: { path: `^web/src/(${WEB_GROUND.join('|')})/`, pathNot: /\.test\.tsx?$/.source },
+  to: { path: `^web/src/(app|${Object.keys(WEB_SCREENS).join('|')})/` },
+});
+
+/** Rooms of the server in their order: each uses only those left of it. */
+const SERVER_ROOMS = [
+  'edge',
+  'database',
+  'access',
+  'health',
+  'workshop',
+  'pattern',
+  'stock',
+  'hardware',
+  'drying',
+  'batch',
+  'files',
+  'demo',
+];
+const serverRooms = SERVER_ROOMS.map((room, i) => ({
+  name: `server-${room}-uses-only-rooms-left-of-it`,
+  severity: 'error',
+  from: { path: `^server/src/${room}/` },
+  to: { path: `^server/src/(${SERVER_ROOMS.slice(i + 1).join('|') || '-'})/` },
 }));
 
 export default {
@@ -77,6 +128,8 @@ export default {
       from: { path: '^server/' },
       to: { path: '^web/' },
     },
+    ...webRooms,
+    ...serverRooms,
     {
       name: 'no-circles',
       severity: 'error',

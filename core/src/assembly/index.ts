@@ -1,1 +1,1 @@
-export * from './join.js';
+export { type Join, joinFindings, joinsOf } from './join.js';

@@ -3,7 +3,7 @@ import type { Material } from '../material/index.js';
 import { wayOf, type FittingWay, type Kit } from '../hardware/index.js';
 import type { Glue, GlueKind } from '../workshop/index.js';
 
-export type JoinMoment = 'before turning' | 'after the tenon' | 'at the end';
+type JoinMoment = 'before turning' | 'after the tenon' | 'at the end';
 
 /** One joining of hardware and wood, at its moment. */
 export interface Join {

@@ -8,11 +8,11 @@ import {
   progressOf,
   scheduleBatch,
   wallMinutes,
-  workFrom,
   type RunEvent,
   type RunEventBody,
   type Step,
 } from './index.js';
+import { workFrom } from './workingTime.js';
 
 const hours: WorkingHours = {
   timeZone: 'UTC',

@@ -1,7 +1,23 @@
-export * from './step.js';
-export * from './workingTime.js';
-export * from './schedule.js';
-export * from './event.js';
-export * from './progress.js';
-export * from './pieceSummary.js';
-export * from './contradictions.js';
+export type { OrderLock, Place, SetupState, Step, Wait } from './step.js';
+export { localTime, wallMinutes } from './workingTime.js';
+export { type Schedule, scheduleBatch } from './schedule.js';
+export type { RunEvent, RunEventBody, RunEventKind } from './event.js';
+export {
+  type BatchProgress,
+  type Hold,
+  holdsOn,
+  type OrderedStep,
+  type PieceProgress,
+  progressOf,
+  type Reading,
+  timerKey,
+} from './progress.js';
+export {
+  nextAction,
+  type NextAction,
+  nextOf,
+  type PieceSummary,
+  SUMMARY_RULE,
+  summaryOf,
+} from './pieceSummary.js';
+export { contradictions } from './contradictions.js';

@@ -4,7 +4,7 @@ import { setupKey, type Step } from './step.js';
 import { localTime, workFrom, type WallMinutes } from './workingTime.js';
 
 /** When a step is first begun and last ended over the batch, on the workshop's clock. */
-export interface StepSpan {
+interface StepSpan {
   stepId: string;
   from: string;
   to: string;

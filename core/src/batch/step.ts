@@ -24,7 +24,7 @@ export interface Wait {
 }
 
 /** A span to be timed within a step, such as one grit. */
-export interface Timer {
+interface Timer {
   id: string;
   label: string;
   minutes: number;

@@ -12,7 +12,7 @@ export class FileProblem extends Error {
 
 /** The largest drawing that is read, bytes, and the most pieces a profile may have. */
 export const MOST_BYTES = 5_000_000;
-export const MOST_PIECES = 20_000;
+const MOST_PIECES = 20_000;
 
 /** Refuses a text that is too large to be a drawing of a turned piece. */
 export function limitSize(text: string): void {

@@ -1,7 +1,10 @@
 import { dim } from '../measure/index.js';
 import { exampleInputs } from '../plan/exampleShop.js';
 import { plan } from '../plan/index.js';
-import { batchSheet, CHECK_BAR, MARGIN, PAPERS, storyStick, type Ink, type Paper } from './index.js';
+import { batchSheet, PAPERS, type Ink, type Paper } from './index.js';
+import { CHECK_BAR } from './prints/longSheet.js';
+import { MARGIN } from './page.js';
+import { storyStick } from './prints/stick.js';
 
 const planFor = (length?: number) => {
   const { pattern, workshop, stock, order, schools } = exampleInputs(12);

@@ -5,7 +5,6 @@ import { exampleInputs } from '../plan/exampleShop.js';
 import { radiusAt, type Element } from '../pattern/index.js';
 import { copyingOf } from '../workshop/index.js';
 import {
-  MARGIN,
   pageDxf,
   pageSvg,
   PAPERS,
@@ -13,14 +12,15 @@ import {
   printOf,
   PRINTS,
   radiiOf,
-  slotGauges,
-  storyStick,
   threeUnits,
   type Ink,
   type Page,
   type Print,
-  type PrintWish,
 } from './index.js';
+import { MARGIN } from './page.js';
+import { slotGauges } from './prints/gaugeSheet.js';
+import { storyStick } from './prints/stick.js';
+import { type PrintWish } from './prints/printOf.js';
 
 const inputs = exampleInputs(12);
 const partOf = (elements?: Element[]): PartPlan => {

@@ -5,7 +5,7 @@ import { parsePrice, stockProblems, type NewStockItem } from '../stock/index.js'
 import { FileProblem, limitSize } from './fileProblem.js';
 
 /** A row that became stock, and how many alike. */
-export interface StockRow {
+interface StockRow {
   row: number;
   item: NewStockItem;
   pieces: number;

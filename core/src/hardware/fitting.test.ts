@@ -6,10 +6,7 @@ import { exampleWorkshop } from '../plan/exampleShop.js';
 import type { Bit, BitKind } from '../workshop/index.js';
 import {
   bitChanges,
-  bitSequence,
   bitWords,
-  driftOf,
-  drillWay,
   freshKit,
   KIT_KIND_LIST,
   KIT_KINDS,
@@ -20,14 +17,15 @@ import {
   kitWays,
   pickBit,
   planDrilling,
-  roundFor,
   setupsAt,
-  tangBores,
   wayOf,
   type Kit,
-  type KitPlace,
-  type TangKit,
 } from './index.js';
+import { bitSequence } from './bitSequence.js';
+import { driftOf, drillWay } from './drillWay.js';
+import { roundFor, tangBores } from './tangBores.js';
+import { type KitPlace } from './needs/needs.js';
+import { type TangKit } from './kit.js';
 
 const ash = materialById('ash') ?? MATERIALS[0];
 const bit = (mm: number, kind: BitKind = 'brad point', rest: Partial<Bit> = {}): Bit => ({

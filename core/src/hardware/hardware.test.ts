@@ -3,16 +3,8 @@ import { dim } from '../measure/index.js';
 import { materialById, type Material } from '../material/index.js';
 import { outlineOf, type Part } from '../pattern/index.js';
 import { newWorkshop, type Bit, type Workshop } from '../workshop/index.js';
-import {
-  holeForBody,
-  holeForThread,
-  kitNeeds,
-  matingFindings,
-  pecks,
-  pickBit,
-  planDrilling,
-  type Kit,
-} from './index.js';
+import { kitNeeds, matingFindings, pecks, pickBit, planDrilling, type Kit } from './index.js';
+import { holeForBody, holeForThread } from './fit.js';
 
 const material = (id: string): Material => {
   const found = materialById(id);

@@ -1,16 +1,22 @@
-export * from './kit.js';
-export * from './kitKinds.js';
-export * from './fittingWay.js';
-export * from './kitBands.js';
-export * from './thread.js';
-export { roundFor, tangBores, type TangBore } from './tangBores.js';
-export * from './fit.js';
-export * from './kitNeeds.js';
-export type { NeededHole } from './neededHole.js';
-export { pickBit, bitWords, type BitChoice } from './pickBit.js';
-export * from './drillWay.js';
-export * from './bitSequence.js';
-export * from './drilling.js';
-export * from './crossDrilling.js';
-export { pecks, type BoredHole, type DrillOperation } from './bitWork.js';
-export * from './mating.js';
+export type { Kit, KitKind, NewKit } from './kit.js';
+export {
+  freshKit,
+  KIT_KIND_LIST,
+  KIT_KINDS,
+  kitFit,
+  type KitLength,
+  kitProblems,
+  type KitWord,
+} from './kitKinds.js';
+export { FITTING_WAYS, type FittingWay, type KitWay, kitWays, wayOf } from './fittingWay.js';
+export { type KitBand, kitBands } from './kitBands.js';
+export { type Thread, threadOf } from './thread.js';
+export { kitNeeds } from './kitNeeds.js';
+export { bitWords, pickBit } from './pickBit.js';
+export { driftWords, type DrillChoice, MOMENT_WORDS, SETUP_WORDS, setupsAt } from './drillWay.js';
+export { bitChanges } from './bitSequence.js';
+export { deepest, type DrillPlan, type DrillSite, planDrilling, wholeHole } from './drilling.js';
+export { type CrossOperation, planCrossDrilling } from './crossDrilling.js';
+export { type BoredHole, type DrillOperation, pecks } from './bitWork.js';
+export { matingFindings } from './mating.js';
+export type { KitNeeds, MatingFace } from './needs/needs.js';

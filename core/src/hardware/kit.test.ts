@@ -3,7 +3,8 @@ import { dim } from '../measure/index.js';
 import { MATERIALS } from '../material/index.js';
 import { outlineOf, type Part } from '../pattern/index.js';
 import { exampleWorkshop } from '../plan/exampleShop.js';
-import { holeForBody, holeForThread, kitNeeds, kitProblems, pecks, planDrilling, type Kit } from './index.js';
+import { kitNeeds, kitProblems, pecks, planDrilling, type Kit } from './index.js';
+import { holeForBody, holeForThread } from './fit.js';
 
 const insert = (base: number, body: number): Kit => ({
   id: 'k',

@@ -24,7 +24,7 @@ interface StopperBase extends KitBase {
 }
 
 /** Stopper base that screws into an insert: the insert is glued into a hole of its body's diameter. */
-export interface TappedInsertKit extends StopperBase {
+interface TappedInsertKit extends StopperBase {
   kind: 'tapped-insert';
   insertDiameter: Dimension;
   insertLength: Dimension;
@@ -34,7 +34,7 @@ export interface TappedInsertKit extends StopperBase {
 }
 
 /** Stopper base with a stud that cuts its own thread in the wood. */
-export interface SelfTappingKit extends StopperBase {
+interface SelfTappingKit extends StopperBase {
   kind: 'self-tapping-stud';
   /** thread of the stud: root and outside diameter */
   rootDiameter: Dimension;
@@ -44,7 +44,7 @@ export interface SelfTappingKit extends StopperBase {
 }
 
 /** Stopper base with a plain stud that is glued in for good. */
-export interface GlueInStudKit extends StopperBase {
+interface GlueInStudKit extends StopperBase {
   kind: 'glue-in-stud';
   studDiameter: Dimension;
   studLength: Dimension;
@@ -52,7 +52,7 @@ export interface GlueInStudKit extends StopperBase {
 }
 
 /** Ferrule over a tenon, with a hole for the tang. */
-export interface FerruleKit extends KitBase {
+interface FerruleKit extends KitBase {
   kind: 'ferrule';
   bore: Dimension;
   outsideDiameter: Dimension;
@@ -63,7 +63,7 @@ export interface FerruleKit extends KitBase {
 }
 
 /** Ring or cap over a tenon, nothing enters the wood. */
-export interface RingKit extends KitBase {
+interface RingKit extends KitBase {
   kind: 'ring';
   bore: Dimension;
   outsideDiameter: Dimension;
@@ -72,7 +72,7 @@ export interface RingKit extends KitBase {
 }
 
 /** Scoop, server or tip: a head whose end the wood blends into, on a plain stem. */
-export interface HeadKit extends KitBase {
+interface HeadKit extends KitBase {
   kind: 'head';
   endDiameter: Dimension;
   stemDiameter: Dimension;
@@ -93,7 +93,7 @@ export interface TangKit extends KitBase {
 }
 
 /** Round tapered shank that sits in a reamed socket in the wood. */
-export interface TaperedShankKit extends KitBase {
+interface TaperedShankKit extends KitBase {
   kind: 'tapered-shank';
   mouthDiameter: Dimension;
   tipDiameter: Dimension;
@@ -102,7 +102,7 @@ export interface TaperedShankKit extends KitBase {
 }
 
 /** Hollow taper of the hardware that goes over a cone on the wood. */
-export interface SocketKit extends KitBase {
+interface SocketKit extends KitBase {
   kind: 'socket';
   mouthDiameter: Dimension;
   bottomDiameter: Dimension;
@@ -110,7 +110,7 @@ export interface SocketKit extends KitBase {
 }
 
 /** Plain rod or dowel let into the wood. */
-export interface RodKit extends KitBase {
+interface RodKit extends KitBase {
   kind: 'rod';
   diameter: Dimension;
   length: Dimension;
@@ -119,7 +119,7 @@ export interface RodKit extends KitBase {
 }
 
 /** Ball set into a tip. */
-export interface BallKit extends KitBase {
+interface BallKit extends KitBase {
   kind: 'ball';
   diameter: Dimension;
   seatDepth: Dimension;
@@ -127,7 +127,7 @@ export interface BallKit extends KitBase {
 }
 
 /** Screw eye or hook: its thread cuts its own way. */
-export interface ScrewEyeKit extends KitBase {
+interface ScrewEyeKit extends KitBase {
   kind: 'screw-eye';
   rootDiameter: Dimension;
   outsideDiameter: Dimension;
@@ -135,14 +135,14 @@ export interface ScrewEyeKit extends KitBase {
 }
 
 /** Cord through the axis, its knot let in when there is a recess for it. */
-export interface CordKit extends KitBase {
+interface CordKit extends KitBase {
   kind: 'cord';
   diameter: Dimension;
   knotDiameter?: Dimension;
 }
 
 /** Threaded insert that screws into the wood by its own coarse thread. */
-export interface ThreadedInsertKit extends KitBase {
+interface ThreadedInsertKit extends KitBase {
   kind: 'threaded-insert';
   rootDiameter: Dimension;
   outsideDiameter: Dimension;

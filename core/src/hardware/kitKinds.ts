@@ -187,7 +187,7 @@ export const KIT_KINDS: Record<KitKind, KitKindOf> = {
 export const KIT_KIND_LIST = Object.keys(KIT_KINDS) as KitKind[];
 
 /** Reads a length of a kit by its key; null when it is left out. mm */
-export function kitLength(kit: object, key: string): number | null {
+function kitLength(kit: object, key: string): number | null {
   const value = (kit as Record<string, { mm?: number } | undefined>)[key];
   return value?.mm ?? null;
 }

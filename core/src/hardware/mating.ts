@@ -3,7 +3,7 @@ import { radiusAt, type FittedHardware, type Outline, type Part } from '../patte
 import type { MatingFace } from './kitNeeds.js';
 
 /** Diameter of the part where the hardware sits: at the reference end or the far end, mm. */
-export const diameterAtEnd = (outline: Outline, end: FittedHardware['end']): number =>
+const diameterAtEnd = (outline: Outline, end: FittedHardware['end']): number =>
   (end === 'reference' ? outline.spans[0]?.startDiameter : outline.spans.at(-1)?.endDiameter) ?? 0;
 
 /** Whether the part meets its hardware: the diameter within tolerance, a tenon long enough. */

@@ -1,6 +1,11 @@
-export * from './station.js';
-export * from './judge.js';
-export * from './trend.js';
-export * from './twins.js';
-export * from './finishedReadings.js';
-export * from './ballSet.js';
+export type { Station } from './station.js';
+export { judge, signed } from './judge.js';
+export {
+  type InspectedPiece,
+  inspectTwins,
+  type StationSpread,
+  twinsFindings,
+  type TwinsVerdict,
+} from './twins.js';
+export { finishedReadings } from './finishedReadings.js';
+export { ballSet, type BallSet } from './ballSet.js';

@@ -1,13 +1,7 @@
 import fc from 'fast-check';
-import {
-  inspectTwins,
-  judge,
-  signed,
-  trendOf,
-  twinsFindings,
-  type Station,
-  type StationReading,
-} from './index.js';
+import { inspectTwins, judge, signed, twinsFindings, type Station } from './index.js';
+import { trendOf } from './trend.js';
+import { type StationReading } from './twins.js';
 
 const station = (id: string, finished: number, rest: Partial<Station> = {}): Station => ({
   id,

@@ -11,7 +11,7 @@ export interface Station {
   mating: boolean;
 }
 
-export type StationVerdict = 'good' | 'fat' | 'thin';
+type StationVerdict = 'good' | 'fat' | 'thin';
 
 /** A reading held against its station. */
 export interface Judgement {

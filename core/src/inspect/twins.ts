@@ -18,7 +18,7 @@ export interface InspectedPiece {
   judgements: { station: Station; reading: number; judgement: Judgement }[];
 }
 
-export type PieceVerdict = 'good' | 'rework' | 'scrap' | 'odd one out';
+type PieceVerdict = 'good' | 'rework' | 'scrap' | 'odd one out';
 
 /** Statistics of one station over the batch, mm. */
 export interface StationSpread {

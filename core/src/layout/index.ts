@@ -1,6 +1,22 @@
-export * from './marks.js';
-export * from './allowance.js';
-export { edgeOf, flipped, heightAt, edgePoints, type Edge, type Piece } from './edge.js';
+export {
+  type HardwareFace,
+  type Layout,
+  layoutOf,
+  type Mark,
+  missingSlots,
+  type WantedSlot,
+} from './marks.js';
+export { type Edge, edgePoints, heightAt, type Piece } from './edge.js';
 export { offsetAbove } from './offset.js';
-export * from './template.js';
-export * from './ball.js';
+export { type Corner, type Missed, type Template, templateFindings, templateOf } from './template.js';
+export {
+  BALL_SHARES,
+  ballByFacets,
+  type BallMark,
+  facetWidth,
+  firstFacet,
+  firstMark,
+  SECOND_FACET,
+  secondMark,
+  TRUING,
+} from './ball.js';

@@ -3,7 +3,9 @@ import { MATERIALS } from '../material/index.js';
 import { outlineOf } from '../pattern/index.js';
 import type { Gauge } from '../workshop/index.js';
 import { grainMicrons } from '../surface/index.js';
-import { gaugeFor, layoutOf, missingSlots, sandingLeft } from './index.js';
+import { layoutOf, missingSlots } from './index.js';
+import { gaugeFor } from './marks.js';
+import { sandingLeft } from './allowance.js';
 
 const ash = MATERIALS.find((m) => m.id === 'ash')!;
 const outline = outlineOf({

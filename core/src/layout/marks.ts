@@ -20,7 +20,7 @@ export interface Mark {
 }
 
 /** What happens at a mark; each has its own sign on the stick. */
-export type MarkDoes = 'end' | 'change' | 'shoulder' | 'groove' | 'hole';
+type MarkDoes = 'end' | 'change' | 'shoulder' | 'groove' | 'hole';
 
 /** A diameter that is sized at the lathe before shaping, and measured afterwards. */
 export interface SizingCut {

@@ -1,16 +1,8 @@
 import fc from 'fast-check';
 import { dim } from '../measure/index.js';
 import { chain, radiusAt, type Element, type Outline } from '../pattern/index.js';
-import {
-  edgeOf,
-  flipped,
-  heightAt,
-  offsetAbove,
-  edgePoints,
-  templateFindings,
-  templateOf,
-  type Edge,
-} from './index.js';
+import { heightAt, offsetAbove, edgePoints, templateFindings, templateOf, type Edge } from './index.js';
+import { edgeOf, flipped } from './edge.js';
 
 /** Rolls a disc along finely sampled points: no geometry but the definition. */
 function bruteAbove(points: readonly [number, number][], d: number, x: number): number {

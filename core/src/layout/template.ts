@@ -201,12 +201,6 @@ function cornersOf(edge: Edge): Corner[] {
   });
 }
 
-/** How thick the work comes out at x when the template is followed, mm; null beyond its ends. */
-export const reachedDiameter = (template: Template, x: number): number | null => {
-  const r = heightAt(template.reached, x);
-  return r === null ? null : 2 * r;
-};
-
 /** What the copying attachment cannot do with this profile, and what would. */
 export function templateFindings(partId: string, template: Template, copying: Copying): Finding[] {
   const say = (

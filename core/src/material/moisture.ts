@@ -1,7 +1,7 @@
 import type { Material } from './material.js';
 
 /** Moisture below which wood shrinks, %; 30 by the usual convention of wood tables. */
-export const FIBRE_SATURATION = 30;
+const FIBRE_SATURATION = 30;
 
 /**
  * Moisture content that wood comes to in air, % of dry weight.

@@ -3,7 +3,7 @@ export type FigureUnit =
   'mm' | 'rpm' | 'min' | 'g' | 'cm3' | 'cm2' | '°' | '%' | 'm/min' | 'pieces' | 'N' | 'money' | '';
 
 /** One input of a figure's working. */
-export interface WorkingInput {
+interface WorkingInput {
   label: string;
   value: number | string;
   unit?: FigureUnit;

@@ -1,11 +1,21 @@
-export * from './choice.js';
-export * from './dimension.js';
-export * from './parseLength.js';
-export * from './formatLength.js';
-export * from './plausible.js';
-export * from './sentence.js';
-export * from './figure.js';
-export * from './finding.js';
-export * from './school.js';
-export * from './minutes.js';
-export * from './day.js';
+export { keysOf } from './choice.js';
+export { type Correction, dim, type Dimension, MM_PER_INCH, type Units, UNITS } from './dimension.js';
+export { type ParsedLength, parseLength } from './parseLength.js';
+export { editText, formatFine, formatLength, lengthParts } from './formatLength.js';
+export { checkPlausible, type LikelyReading, type MustFit } from './plausible.js';
+export { capitalised, fine, len, sentenceParts, speak } from './sentence.js';
+export type { Figure, FigureUnit, Working } from './figure.js';
+export { bySeverity, STAGES, type Finding, type Severity, type Stage } from './finding.js';
+export {
+  BATCHING_SCHOOLS,
+  type BatchingSchool,
+  DRILL_MOMENTS,
+  DRILL_SETUPS,
+  type DrillMoment,
+  type DrillSetup,
+  type Schools,
+  SPEED_SCHOOLS,
+  type SpeedSchool,
+} from './school.js';
+export { minutesInWords, waitInWords } from './minutes.js';
+export { isDay } from './day.js';

@@ -10,8 +10,8 @@ import {
   parseLength,
   sentenceParts,
   speak,
-  toInchFraction,
 } from './index.js';
+import { toInchFraction } from './formatLength.js';
 
 const mm = (text: string, assume: 'mm' | 'inch' = 'mm') => {
   const parsed = parseLength(text, assume);

@@ -1,8 +1,7 @@
-export { MOUNT_KINDS, type Mount, type MountKind, type MountWish } from './mount.js';
-export * from './proposeMounts.js';
-export * from './mountFindings.js';
+export { type Mount, MOUNT_KINDS, type MountKind } from './mount.js';
+export { proposeMounts, SENSIBLE_WAYS } from './proposeMounts.js';
+export { type HeldWork, mountFindings } from './mountFindings.js';
 export { mountFigures } from './mountFigures.js';
-export { lengthOf, spacersFor, type StackItem } from './stack.js';
-export { offAxis, sweeps, type Sweep } from './swing.js';
-export { TAPE_SAFETY, tapeHold, type TapeHold } from './tapeHold.js';
-export * from './centring.js';
+export { lengthOf } from './stack.js';
+export { sweeps } from './swing.js';
+export { type Centring, centringOf, STOCK_FORMS, type StockForm } from './centring.js';

@@ -8,14 +8,13 @@ import {
   mountFigures,
   mountFindings,
   proposeMounts,
-  spacersFor,
   STOCK_FORMS,
   sweeps,
-  TAPE_SAFETY,
-  tapeHold,
   type HeldWork,
-  type MountWish,
 } from './index.js';
+import { spacersFor } from './stack.js';
+import { TAPE_SAFETY, tapeHold } from './tapeHold.js';
+import { type MountWish } from './mount.js';
 
 const workshop = exampleWorkshop();
 const wish = (

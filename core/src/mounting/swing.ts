@@ -55,5 +55,5 @@ function farthestOn(segment: Segment, { tilt }: TurningAxis): { x: number; r: nu
 }
 
 /** Distance of the first axis from the second at x. mm */
-export const offAxis = ({ shift, tilt }: TurningAxis, x: number): number =>
+const offAxis = ({ shift, tilt }: TurningAxis, x: number): number =>
   Math.abs(shift.mm + x * Math.tan((tilt * Math.PI) / 180));

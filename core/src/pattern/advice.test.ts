@@ -5,7 +5,6 @@ import {
   designAdvice,
   drilledSolid,
   flowFindings,
-  itemSolid,
   meetingOf,
   outlineOf,
   STARTING_FORMS,
@@ -14,6 +13,7 @@ import {
   type MatingOutline,
   type Part,
 } from './index.js';
+import { itemSolid } from './advice.js';
 
 const part = (start: number, ...elements: Element[]): Part => ({
   id: 'p',

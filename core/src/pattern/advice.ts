@@ -32,7 +32,7 @@ const KINK_LEAST = 2;
 const KINK_MOST = 12;
 
 /** Places where two elements nearly, but not quite, run into each other. */
-export function kinks(outline: Outline): { x: number; degrees: number; elementId: string }[] {
+function kinks(outline: Outline): { x: number; degrees: number; elementId: string }[] {
   return outline.segments.slice(1).flatMap((segment, i) => {
     const before = outline.segments[i];
     if (!before || before.elementId === segment.elementId) return [];

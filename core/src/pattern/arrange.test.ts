@@ -11,13 +11,13 @@ import {
   outlineOf,
   radiusAt,
   repeated,
-  sameWood,
   scaled,
   splitAt,
   STARTING_FORMS,
   type ElementKind,
   type Turning,
 } from './index.js';
+import { sameWood } from './same.js';
 
 const turningOf = (kinds: ElementKind[]): Turning => ({
   id: 't',

@@ -3,7 +3,7 @@ import type { Outline } from './outline.js';
 import { radiusAt } from './radius.js';
 
 /** How far one outline lies from another at a place: b − a on the diameter, mm. */
-export interface DifferenceAt {
+interface DifferenceAt {
   x: number;
   difference: number;
 }

@@ -34,7 +34,7 @@ export function boreOf(hole: CrossHole, outline: Outline): Bore {
 }
 
 /** Station of a cross hole from the reference end, mm. */
-export const stationOf = (hole: CrossHole, length: number): number =>
+const stationOf = (hole: CrossHole, length: number): number =>
   hole.from === 'reference' ? hole.at.mm : length - hole.at.mm;
 
 /** Wood left at a cross hole, and between what. */

@@ -7,10 +7,10 @@ import {
   outlineOf,
   pointAt,
   radiusAt,
-  tenonDiameter,
   type Element,
   type Turning,
 } from './index.js';
+import { tenonDiameter } from './tenonFit.js';
 import { ELEMENT_KIND_NAMES as KINDS } from './kinds/elementKinds.js';
 import { headingAt } from './flow.js';
 

@@ -9,11 +9,11 @@ import {
   pointLength,
   radiusAt,
   solidOf,
-  wallAt,
   type Element,
   type Hole,
   type Turning,
 } from './index.js';
+import { wallAt } from './wall.js';
 
 const turning = (start: number, ...elements: Element[]): Turning => ({
   id: 't',

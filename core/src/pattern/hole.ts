@@ -54,7 +54,7 @@ export function boreAt(holes: readonly Hole[], outline: Outline, x: number): num
 }
 
 /** What a hole takes out of the solid, as integrals of frusta and the cone of its point. */
-export const holeIntegrals = (hole: Hole, partLength: number): Integrals[] =>
+const holeIntegrals = (hole: Hole, partLength: number): Integrals[] =>
   holeBoundary(hole, partLength).map((s) =>
     takenAway(turned(s.x1 >= s.x0 ? s : { ...s, x0: s.x1, r0: s.r1, x1: s.x0, r1: s.r0 })),
   );
@@ -64,10 +64,6 @@ export const drilledSolid = (outline: Outline, holes: readonly Hole[]): Solid =>
   const wood = [...outline.segments.map(turned), ...(outline.squares ?? []).map(cornersOf)];
   return solidFrom([...wood, ...holes.flatMap((hole) => holeIntegrals(hole, outline.length))]);
 };
-
-/** Volume taken out by a hole, mm³ (cylinders, cones of tapered steps and of the point). */
-export const holeVolume = (hole: Hole, partLength: number): number =>
-  -solidFrom(holeIntegrals(hole, partLength)).volume;
 
 /** What is wrong with a hole in itself: steps that do not narrow, nothing drilled, too deep. */
 export function holeProblems(hole: Hole, partLength: number): string[] {

@@ -1,33 +1,97 @@
-export * from './pattern.js';
-export * from './element.js';
-export * from './tenonFit.js';
-export type { SquareSpan } from './shape.js';
+export {
+  type AcceptanceCheck,
+  CHECK_KINDS,
+  CHECK_STAGES,
+  type CheckKind,
+  type CheckStage,
+  type CrossHole,
+  type Decoration,
+  DECORATION_KINDS,
+  type DecorationKind,
+  DESIGN_ORIGINS,
+  type DesignOrigin,
+  type DesignSource,
+  type FittedHardware,
+  type Hole,
+  type HoleStep,
+  ITEM_KINDS,
+  type ItemKind,
+  JOIN_KINDS,
+  type MatingOutline,
+  type Part,
+  PART_ENDS,
+  type PartEnd,
+  type PartJoin,
+  type PartJoinKind,
+  type PatternBody,
+  type Turning,
+  type TurningAxis,
+  USED_BY,
+  type UsedBy,
+} from './pattern.js';
+export type { DimensionKey, Element, ElementKind, ElementOf, FairPoint } from './element.js';
+export type { ElementSpan, Outline } from './shape.js';
 export { chain } from './chain.js';
-export * from './takeUp.js';
-export { arcFrom, circleOf, pointAt, radiusOn, type Circle, type Segment } from './arc.js';
+export { canTakeUp, settled } from './takeUp.js';
+export { type Circle, circleOf, pointAt, radiusOn, type Segment } from './arc.js';
 export { arcsAlong, type Curve, type CurvePoint } from './biarc.js';
-export * from './outline.js';
-export * from './radius.js';
-export { solidOf, type Solid } from './solid.js';
-export * from './hole.js';
-export * from './wall.js';
-export * from './elementDimensions.js';
-export { ELEMENT_KINDS, ELEMENT_KIND_NAMES, fieldsOf, kindOf, newElement } from './kinds/elementKinds.js';
+export { outlineOf } from './outline.js';
+export {
+  extremes,
+  ownSegments,
+  peaksOf,
+  pointsAlong,
+  radiiAt,
+  radiusAt,
+  slimmestOf,
+  widestOf,
+} from './radius.js';
+export { type Solid, solidOf } from './solid.js';
+export { boreAt, drilledSolid, holeBoundary, holeReach, pointLength } from './hole.js';
+export { leastWall, type LeastWall } from './wall.js';
+export {
+  DIMENSION_KEYS,
+  dimensionOf,
+  dimensionsOf,
+  dimensionWords,
+  lieOf,
+  nameOf,
+  usualOf,
+  withDimension,
+} from './elementDimensions.js';
+export { ELEMENT_KIND_NAMES, fieldsOf, kindOf, newElement } from './kinds/elementKinds.js';
 export type { Field, Standing } from './kinds/kindRow.js';
-export * from './checkPattern.js';
-export * from './difference.js';
-export * from './forms/index.js';
-export * from './crossHole.js';
-export * from './joins.js';
-export * from './assembled.js';
-export * from './scale.js';
-export * from './arrange.js';
-export * from './compare.js';
-export * from './flow.js';
-export * from './places.js';
-export * from './advice.js';
-export { sameWood } from './same.js';
-export * from './fit/sample.js';
-export * from './fit/fitSample.js';
-export { noiseOf, type Outlier } from './fit/noise.js';
-export * from './latheMesh.js';
+export { checkPattern } from './checkPattern.js';
+export { differenceInWords } from './difference.js';
+export type { StartingForm } from './forms/form.js';
+export { STARTING_FORMS } from './forms/index.js';
+export { type Bore, boreOf, type CrossWall, leastCrossWall } from './crossHole.js';
+export { changeOne, inStep, partJoinFindings } from './joins.js';
+export { assembled, type PlacedPart } from './assembled.js';
+export { scaled, type Scaling } from './scale.js';
+export {
+  canJoin,
+  canSplit,
+  copied,
+  joinWithNext,
+  mirroredTurning,
+  repeated,
+  splitAt,
+  withElements,
+} from './arrange.js';
+export { compareOutlines, type Comparison } from './compare.js';
+export { flowFindings, meetingOf } from './flow.js';
+export { weakPlaces } from './places.js';
+export { designAdvice } from './advice.js';
+export {
+  inOrder,
+  MOST_SAMPLE_POINTS,
+  pointsOf,
+  SAMPLED_BY,
+  type SampledBy,
+  type SamplePoint,
+  type Trace,
+  traceOf,
+} from './fit/sample.js';
+export { fitSample, type FittedSample } from './fit/fitSample.js';
+export { latheMesh, type Mesh } from './latheMesh.js';

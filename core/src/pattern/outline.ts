@@ -3,7 +3,7 @@ import type { Outline } from './shape.js';
 import type { Turning } from './pattern.js';
 import { settled } from './takeUp.js';
 
-export type { ElementSpan, Outline, OutlineProblem } from './shape.js';
+export type { ElementSpan, Outline } from './shape.js';
 
 /**
  * Compiles a profile to its exact outline of lines and arcs, x → r. All lengths in mm. Ellipses and

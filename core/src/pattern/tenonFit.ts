@@ -1,8 +1,6 @@
 /** How a peg sits in its hole. */
 export type TenonFit = 'press' | 'glue' | 'slip';
 
-export const TENON_FITS: readonly TenonFit[] = ['press', 'glue', 'slip'];
-
 /**
  * What a peg is thicker (or thinner, negative) than its hole, mm on the diameter. Bench practice in
  * dry wood, typical, unchecked: pressed it is tight by a twentieth, glued it leaves room for a film on

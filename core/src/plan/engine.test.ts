@@ -1,7 +1,8 @@
 import { createHash } from 'node:crypto';
 import { STARTING_FORMS } from '../pattern/index.js';
 import { exampleInputs } from './exampleShop.js';
-import { ENGINE, plan } from './index.js';
+import { plan } from './index.js';
+import { ENGINE } from './plan.js';
 import engines from './fixtures/engines.json' with { type: 'json' };
 
 /** Six figures: beyond them machines may differ. */

@@ -1,1 +1,1 @@
-export * from './cautions.js';
+export { type Caution, cautionsFor } from './cautions.js';

@@ -1,24 +1,79 @@
-export * from './blank.js';
-export * from './stockItem.js';
-export * from './price.js';
-export * from './worth.js';
-export * from './linear.js';
-export * from './cutting/cutInput.js';
-export * from './cutting/boardCut.js';
-export * from './cutting/study.js';
-export * from './cutting/cutFindings.js';
-export * from './cutting/sawList.js';
-export * from './cutting/fromStock.js';
-export * from './ledger/ledger.js';
-export * from './ledger/reorder.js';
-export * from './ledger/bookCut.js';
+export { type Blank, blankFor, lengthFindings } from './blank.js';
+export {
+  BLANK_FORMS,
+  type BlankForm,
+  type Board,
+  CONSUMABLE_KINDS,
+  CONSUMABLE_UNITS,
+  type ConsumableKind,
+  type ConsumableUnit,
+  type Log,
+  type NewStockItem,
+  type Rod,
+  STOCK_KINDS,
+  type StockItem,
+  volumeOf,
+  type WoodStock,
+  type Zone,
+} from './stockItem.js';
+export { parsePrice, type Price, PRICE_UNITS, priceText, type PriceUnit } from './price.js';
+export { worthOf } from './worth.js';
+export { solverOf } from './linear.js';
+export {
+  blankVolume,
+  type CutDemand,
+  type CutInput,
+  type CutStock,
+  SAW_ORDERS,
+  type SawOrder,
+  stockVolume,
+  studyKey,
+  tenths,
+} from './cutting/cutInput.js';
+export type { BoardCut } from './cutting/boardCut.js';
+export { type CutPlan, studyCutting, type StudyProgress } from './cutting/study.js';
+export { cutFindings, layoutProblems } from './cutting/cutFindings.js';
+export { sawListOf, type SawSetting } from './cutting/sawList.js';
+export { cutStockOf, rejectRate, withSpare } from './cutting/fromStock.js';
+export {
+  type Balance,
+  balanceOf,
+  costOf,
+  HAND_MOVES,
+  type HandMove,
+  type Holding,
+  holdingsOf,
+  LEDGER_KINDS,
+  type LedgerCosts,
+  type LedgerKind,
+  takeProblem,
+} from './ledger/ledger.js';
+export { expiryFindings, type Kept, reorderFindings } from './ledger/reorder.js';
+export { bookCut } from './ledger/bookCut.js';
 export type { Point } from './log/section.js';
-export * from './log/logPlan.js';
-export * from './drying/oval.js';
-export * from './drying/cleanCylinder.js';
-export * from './drying/dryingCurve.js';
-export * from './drying/shelf.js';
-export * from './stockProblems.js';
-export * from './drying/bundle.js';
-export * from './cutting/cutFigures.js';
-export * from './drying/dryingFigures.js';
+export { type BilletWish, type Bolt, logPlan, type LogWay } from './log/logPlan.js';
+export { type AcrossReading, greenDiameter, type Oval, ovalFrom, ovalOf } from './drying/oval.js';
+export {
+  cleanCylinder,
+  type CleanCylinder,
+  type ReachStation,
+  sectionCorners,
+} from './drying/cleanCylinder.js';
+export {
+  dayAfter,
+  daysBetween,
+  type DryingForecast,
+  moistureOn,
+  weighingProblems,
+} from './drying/dryingCurve.js';
+export {
+  DRYING_SCHOOLS,
+  dryingFindings,
+  type DryingSchool,
+  dryingVerdict,
+  schoolDays,
+} from './drying/shelf.js';
+export { stockProblems } from './stockProblems.js';
+export { type DryingBundle, forecastOf } from './drying/bundle.js';
+export { cutFigures } from './cutting/cutFigures.js';
+export { airFigure, dryingFigures } from './drying/dryingFigures.js';

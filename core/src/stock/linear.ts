@@ -24,7 +24,7 @@ export interface LinearAnswer {
 }
 
 /** Bounds of the search among whole numbers. */
-export interface SearchLimits {
+interface SearchLimits {
   nodes: number;
   /** how far the answer may be from the best, as a fraction */
   gap: number;

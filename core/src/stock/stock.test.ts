@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { newWorkshop } from '../workshop/index.js';
 import { dim } from '../measure/index.js';
-import { blankFor, octagonOf, stockProblems, volumeOf, type NewStockItem, type StockItem } from './index.js';
+import { blankFor, stockProblems, volumeOf, type NewStockItem, type StockItem } from './index.js';
+import { octagonOf } from './blank.js';
 
 const allowances = newWorkshop('UTC', 'mm').allowances;
 

@@ -40,7 +40,7 @@ export interface Board extends WoodBase {
   zones: Zone[];
 }
 
-export interface SquareStock extends WoodBase {
+interface SquareStock extends WoodBase {
   kind: 'square';
   side: Dimension;
   length: Dimension;
@@ -53,7 +53,7 @@ export interface Rod extends WoodBase {
 }
 
 /** A roll of horn or a tip of antler: tapered and seldom straight. */
-export interface Tip extends WoodBase {
+interface Tip extends WoodBase {
   kind: 'tip';
   thickEnd: Dimension;
   thinEnd: Dimension;
@@ -83,7 +83,7 @@ export const CONSUMABLE_UNITS = ['ml', 'g', 'sheets', 'm', 'pieces'] as const;
 export type ConsumableUnit = (typeof CONSUMABLE_UNITS)[number];
 
 /** A blank ready to be marked and mounted: square or round of a size. */
-export interface BlankStock extends WoodBase {
+interface BlankStock extends WoodBase {
   kind: 'blank';
   form: BlankForm;
   size: Dimension;
@@ -92,7 +92,7 @@ export interface BlankStock extends WoodBase {
   batchId: string | null;
 }
 
-export interface Consumable extends StockBase {
+interface Consumable extends StockBase {
   kind: 'consumable';
   what: ConsumableKind;
   unit: ConsumableUnit;

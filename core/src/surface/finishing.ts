@@ -4,10 +4,10 @@ import type { UsedBy } from '../pattern/index.js';
 import type { Finish, FinishKind } from '../workshop/index.js';
 
 /** How the work turns while a coat goes on. */
-export type FinishSpeed = 'stopped' | 'slow' | 'fast';
+type FinishSpeed = 'stopped' | 'slow' | 'fast';
 
 /** One coat or pass. */
-export interface Coat {
+interface Coat {
   name: string;
   speed: FinishSpeed;
   minutes: number;

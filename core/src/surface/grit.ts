@@ -1,4 +1,4 @@
-import { len, type Figure, type Finding } from '../measure/index.js';
+import { type Figure, type Finding } from '../measure/index.js';
 import type { Material } from '../material/index.js';
 import type { Abrasive } from '../workshop/index.js';
 
@@ -170,7 +170,3 @@ function timeFigure(steps: GritStep[], surface: number, minutes: number): Figure
     },
   ];
 }
-
-/** What sanding takes off the diameter, in words for the step. */
-export const allowanceWords = (material: Material): string =>
-  `Sanding takes about ${len(material.sandingAllowance)} off the diameter of ${material.name.toLowerCase()}.`;

@@ -1,2 +1,2 @@
-export * from './grit.js';
-export * from './finishing.js';
+export { grainMicrons, gritLadder, type GritStep } from './grit.js';
+export { finishFindings, type FinishProtocol, protocolOf } from './finishing.js';

@@ -1,2 +1,2 @@
-export * from './speed.js';
-export * from './cuts.js';
+export { type SpeedChoice, speedFor, type TurningStage } from './speed.js';
+export { type Cut, orderOfCuts } from './cuts.js';

@@ -136,7 +136,7 @@ function surfaceSpeedOf(stage: TurningStage, material: Material): number {
 }
 
 /** What the drive can do at or below a wish; its slowest when the wish is below that. */
-export function available(drive: Drive, wish: number): { rpm: number | null; tooFast: boolean } {
+function available(drive: Drive, wish: number): { rpm: number | null; tooFast: boolean } {
   switch (drive.kind) {
     case 'treadle':
       return { rpm: null, tooFast: false };

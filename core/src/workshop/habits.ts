@@ -15,7 +15,7 @@ const USUAL_SAWING: Sawing = {
 /** A heated room, as it is most of the year. */
 const USUAL_AIR: Air = { temperature: 20, humidity: 55 };
 
-export const USUAL_CURRENCY = 'EUR';
+const USUAL_CURRENCY = 'EUR';
 
 /** How this workshop saws; usual values where it has not said. */
 export const sawingOf = (workshop: Workshop): Sawing => workshop.sawing ?? USUAL_SAWING;

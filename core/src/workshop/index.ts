@@ -1,5 +1,44 @@
-export * from './workshop.js';
-export * from './newWorkshop.js';
-export * from './checkWorkshop.js';
-export * from './habits.js';
-export * from './bitSize.js';
+export {
+  type Abrasive,
+  type Air,
+  type Allowances,
+  type Bit,
+  BIT_KINDS,
+  type BitKind,
+  type Centre,
+  CENTRE_KINDS,
+  type CentreKind,
+  type Chuck,
+  type Copying,
+  type Drive,
+  DRIVE_KINDS,
+  type Finish,
+  FINISH_KINDS,
+  type FinishKind,
+  type Fixture,
+  FIXTURE_KINDS,
+  type FixtureKind,
+  type Gauge,
+  GAUGE_KINDS,
+  type GaugeKind,
+  type Glue,
+  GLUE_KINDS,
+  type GlueKind,
+  GRIT_SCALES,
+  type GritScale,
+  type Jaws,
+  type Lathe,
+  type Mandrel,
+  type Sawing,
+  type SpeedBand,
+  type Tool,
+  TOOL_KINDS,
+  type ToolKind,
+  type WorkingHours,
+  type WorkingWindow,
+  type Workshop,
+} from './workshop.js';
+export { newWorkshop } from './newWorkshop.js';
+export { checkWorkshop } from './checkWorkshop.js';
+export { airOf, copyingOf, currencyOf, sawingOf } from './habits.js';
+export { BIT_INDEXES, bitMark, bitSize, bitsOfIndex } from './bitSize.js';

@@ -2,7 +2,7 @@ import { ApiProperty } from '@nestjs/swagger';
 import type { ClassConstructor } from 'class-transformer';
 import { GLUE_KINDS, type Kit, KIT_KIND_LIST, KIT_KINDS, type KitKind } from '@compas/core';
 import { ChoiceField, CoreType, NumberField, ObjectField, TextField } from '../edge/fields.js';
-import { DimensionDto } from '../pattern/dimension.dto.js';
+import { DimensionDto } from '../edge/dimension.dto.js';
 
 class KitBodyDto {
   @ChoiceField(KIT_KIND_LIST) kind: KitKind;

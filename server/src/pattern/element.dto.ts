@@ -16,7 +16,7 @@ import {
   ObjectField,
   TextField,
 } from '../edge/fields.js';
-import { DimensionDto } from './dimension.dto.js';
+import { DimensionDto } from '../edge/dimension.dto.js';
 
 /** What every element has; an element of an unknown kind is read as this, and refused for its kind. */
 export class ElementDto {

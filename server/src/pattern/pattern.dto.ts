@@ -35,7 +35,7 @@ import {
   ObjectField,
   TextField,
 } from '../edge/fields.js';
-import { DimensionDto } from './dimension.dto.js';
+import { DimensionDto } from '../edge/dimension.dto.js';
 import { ELEMENT_FORMS, ElementDto } from './element.dto.js';
 
 const Id = () => TextField({ min: 1, max: 60 });

@@ -28,7 +28,7 @@ import {
   ObjectField,
   TextField,
 } from '../edge/fields.js';
-import { DimensionDto } from '../pattern/dimension.dto.js';
+import { DimensionDto } from '../edge/dimension.dto.js';
 
 const Length = () => ObjectField(() => DimensionDto);
 const Place = () => NumberField({ min: -20_000, max: 20_000 });

@@ -38,7 +38,7 @@ import {
   ObjectField,
   TextField,
 } from '../edge/fields.js';
-import { DimensionDto } from '../pattern/dimension.dto.js';
+import { DimensionDto } from '../edge/dimension.dto.js';
 import { MaterialDto } from './material.dto.js';
 
 const Id = () => TextField({ min: 1, max: 60 });

@@ -1,9 +1,20 @@
-import { chosenSchedule, minutesInWords, wallMinutes, type Plan, type Schedule } from '@compas/core';
+import {
+  BATCHING_SCHOOLS,
+  capitalised,
+  chosenSchedule,
+  keysOf,
+  minutesInWords,
+  schedulesOf,
+  wallMinutes,
+  type Plan,
+  type Schedule,
+} from '@compas/core';
 import { clockWords } from '../ui/clock.js';
 
-/** When it will be ready, by both schools, and how the steps lie in time. */
+/** When it will be ready, by every school, and how the steps lie in time. */
 export function TimeStage({ plan }: { plan: Plan }) {
   const chosen = chosenSchedule(plan);
+  const schedules = schedulesOf(plan);
   const [part] = plan.parts;
   const from = wallMinutes(chosen.start);
   const share = (minutes: number) => (100 * minutes) / Math.max(1, chosen.elapsedMinutes);
@@ -11,8 +22,14 @@ export function TimeStage({ plan }: { plan: Plan }) {
     <div className="column">
       <h2>Ready {clockWords(chosen.end)}</h2>
       <div className="compare">
-        <School schedule={plan.byOperation} words="Each operation on all pieces" chosen={chosen} />
-        <School schedule={plan.byPiece} words="Piece by piece" chosen={chosen} />
+        {keysOf(BATCHING_SCHOOLS).map((school) => (
+          <School
+            key={school}
+            schedule={schedules[school]}
+            words={capitalised(BATCHING_SCHOOLS[school])}
+            chosen={chosen}
+          />
+        ))}
       </div>
       <div className="gantt">
         {part.steps.map((step) => {

@@ -1,19 +1,10 @@
-import type { Finding, Severity, Stage } from '@compas/core';
+import { capitalised, STAGES, type Finding, type Severity, type Stage } from '@compas/core';
 
 /** The stages of the work in their order, as the rail shows them. */
-export const RAIL: { stage: Stage; word: string }[] = [
-  { stage: 'pattern', word: 'Pattern' },
-  { stage: 'stock', word: 'Stock' },
-  { stage: 'drill', word: 'Drill' },
-  { stage: 'mount', word: 'Mount' },
-  { stage: 'mark', word: 'Mark' },
-  { stage: 'turn', word: 'Turn' },
-  { stage: 'surface', word: 'Surface' },
-  { stage: 'assemble', word: 'Assemble' },
-  { stage: 'time', word: 'Time' },
-  { stage: 'run', word: 'Run' },
-  { stage: 'twins', word: 'Twins' },
-];
+export const RAIL: { stage: Stage; word: string }[] = STAGES.map((stage) => ({
+  stage,
+  word: capitalised(stage),
+}));
 
 export const stageOf = (word: string | undefined, otherwise: Stage): Stage =>
   RAIL.find((r) => r.stage === word)?.stage ?? otherwise;

@@ -9,7 +9,7 @@ import { noiseOf, outliersOf, type Outlier } from './noise.js';
 import { asymmetryOf, inOrder, radiusOf, type Asymmetry, type SamplePoint } from './sample.js';
 
 /** A place where two elements meet: where it was found, and between where it may as well lie. */
-export interface FoundBreak {
+interface FoundBreak {
   x: number;
   from: number;
   to: number;

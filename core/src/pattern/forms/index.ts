@@ -4,7 +4,7 @@ import { longForms } from './longForms.js';
 import { ornamentForms } from './ornamentForms.js';
 import { topForms } from './topForms.js';
 
-export type { FormQuestion, StartingForm } from './form.js';
+export type { StartingForm } from './form.js';
 
 /** The forms a new pattern can start from. */
 export const STARTING_FORMS: readonly [StartingForm, ...StartingForm[]] = [

@@ -26,7 +26,7 @@ export interface Offcut {
 }
 
 /** A strip along the board (rip first) or a panel of it (crosscut first), mm. */
-export interface PlacedStrip {
+interface PlacedStrip {
   x: number;
   y: number;
   length: number;

@@ -4,7 +4,6 @@ import { sawingOf, newWorkshop } from '../../workshop/index.js';
 import {
   blankVolume,
   cutFindings,
-  fitsInto,
   layoutProblems,
   rejectRate,
   sawListOf,
@@ -16,8 +15,9 @@ import {
   type CutInput,
   type CutPlan,
   type CutStock,
-  type SolveLinear,
 } from '../index.js';
+import { fitsInto } from './cutInput.js';
+import { type SolveLinear } from '../linear.js';
 
 const sawing = { ...sawingOf(newWorkshop('UTC', 'mm')), ripKerf: 3, crossKerf: 2.5, surfacing: 0 };
 let solve: SolveLinear;

@@ -5,7 +5,7 @@ import type { CutInput, CutStock } from './cutInput.js';
 import type { CutPlan } from './study.js';
 import { usable } from './sheet.js';
 
-export type SawWork = 'plane' | 'trim' | 'rip' | 'crosscut' | 'mark' | 'clip';
+type SawWork = 'plane' | 'trim' | 'rip' | 'crosscut' | 'mark' | 'clip';
 
 /** One setting of fence, stop or gauge, made once, and what is done with it. */
 export interface SawSetting {

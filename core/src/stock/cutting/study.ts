@@ -12,7 +12,7 @@ import { sheetOf } from './sheet.js';
 import { stockCosts } from './stockCosts.js';
 
 /** A way of cutting all that is wanted, in figures. */
-export interface CutFigures {
+interface CutFigures {
   cuts: BoardCut[];
   /** minor units, or cm³ where no price is known */
   cost: number;

@@ -1,7 +1,7 @@
 import type { LinearRow, SolveLinear } from '../linear.js';
 
 /** How far the surface reaches from the trial axis at an angle, degrees and mm. */
-export interface Reach {
+interface Reach {
   angle: number;
   reach: number;
 }

@@ -7,7 +7,6 @@ import {
   dayAfter,
   dryingFigures,
   dryingFindings,
-  dryingForecast,
   dryingVerdict,
   greenDiameter,
   moistureOn,
@@ -17,9 +16,9 @@ import {
   solverOf,
   weighingProblems,
   type DryingForecast,
-  type SolveLinear,
-  type Weighing,
 } from '../index.js';
+import { dryingForecast, type Weighing } from './dryingCurve.js';
+import { type SolveLinear } from '../linear.js';
 
 let solve: SolveLinear;
 beforeAll(async () => {

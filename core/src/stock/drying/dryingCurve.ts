@@ -39,7 +39,7 @@ export interface DryingForecast {
 }
 
 /** Days from the first weighing until the target, with where it may lie (about 19 in 20). */
-export interface ReadyDay {
+interface ReadyDay {
   days: number;
   earliest: number;
   latest: number | null;

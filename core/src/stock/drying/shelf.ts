@@ -72,7 +72,7 @@ export function schoolDays(
 }
 
 /** Day on which the target is reached, or null when this air never gets it there. */
-export const readyDay = (firstDay: string, forecast: DryingForecast): string | null =>
+const readyDay = (firstDay: string, forecast: DryingForecast): string | null =>
   forecast.ready === null ? null : dayAfter(firstDay, Math.ceil(forecast.ready.days));
 
 /** Loses more than this a day while it is wet, and the ends check, %. */

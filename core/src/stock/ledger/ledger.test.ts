@@ -7,13 +7,12 @@ import {
   expiryFindings,
   holdingsOf,
   reorderFindings,
-  shareCost,
   takeProblem,
   type Board,
   type BoardCut,
-  type LedgerEntry,
   type LedgerKind,
 } from '../index.js';
+import { shareCost, type LedgerEntry } from './ledger.js';
 
 let id = 0;
 const entry = (

@@ -1,5 +1,5 @@
 import type { Correction, Dimension } from '@compas/core';
-import { NumberField, ObjectField, TextField } from '../edge/fields.js';
+import { NumberField, ObjectField, TextField } from './fields.js';
 
 export class CorrectionDto implements Correction {
   @TextField({ max: 60 }) raw: string;
