@@ -36,9 +36,18 @@ describe('sign-in', () => {
   it('gives a new session id on sign-in', async () => {
     const { email } = await newOwner(app);
     const browser = visitor(app);
-    const cookie = async () =>
-      (await browser.post('/api/session').send({ email, password: PASSWORD })).headers['set-cookie']?.[0];
-    expect(await cookie()).not.toBe(await cookie());
+    const signIn = async () => {
+      const { headers } = await browser.post('/api/session').send({ email, password: PASSWORD }).expect(200);
+      return /compas\.sid=[^;]+/.exec(String(headers['set-cookie']))?.[0] ?? '';
+    };
+    const before = await signIn();
+    const after = await signIn();
+    expect(before).toMatch(/^compas\.sid=.{20}/);
+    expect(after).not.toBe(before);
+    // whoever planted the old one gets nothing of it
+    const bare = request(app.getHttpServer());
+    await bare.get('/api/patterns').set('cookie', before).expect(401);
+    await bare.get('/api/patterns').set('cookie', after).expect(200);
   });
 
   it('is limited in tries', async () => {

@@ -36,6 +36,39 @@ const print = (what: string, paper = 'A4', format = 'pdf') =>
     .buffer(true)
     .parse(collect as never);
 
+/** Widths of the closed lines that are cut, as they lie in an SVG, mm. */
+const slotsIn = (svg: string): number[] =>
+  [...svg.split('<g id="marks"')[0]!.matchAll(/<path d="(M[^"]+)"/g)].map(([, d]) => {
+    const points = [...d!.matchAll(/[ML](-?[\d.]+) (-?[\d.]+)/g)].map((p) => [Number(p[1]), Number(p[2])]);
+    // a gauge is drawn from its corner: rim, down the slot, across it
+    return points[3]![0]! - points[2]![0]!;
+  });
+
+describe('a cutter', () => {
+  it('is given slots that are narrower by what it takes away, and paper slots as they are', async () => {
+    const { body } = await owner.get('/api/workshop');
+    const kerf = 0.24;
+    const copying = { stylus: 1, cutter: 1, templateKerf: kerf };
+    const save = { name: body.name as string, basedOn: body.version as number };
+    await owner
+      .put('/api/workshop')
+      .send({ ...save, body: { ...(body.body as object), copying } })
+      .expect(200);
+    const own = await newBatch(owner);
+    const { plan } = await snapshotAt(owner, own);
+    const svg = await owner
+      .get(`/api/batches/${own.id}/prints/gauges?paper=A4&format=svg`)
+      .buffer(true)
+      .parse(collect as never)
+      .expect(200);
+    const cut = slotsIn((svg.body as Buffer).toString('utf8')).sort((a, b) => a - b);
+    const sizes = plan.parts[0].layout.sizing.map((c) => Math.round(c.cutTo * 10) / 10);
+    const wanted = [...new Set(sizes)].sort((a, b) => a - b);
+    expect(cut.length).toBeGreaterThan(1);
+    for (const width of cut) expect(wanted.some((size) => Math.abs(width - (size - kerf)) < 1e-3)).toBe(true);
+  });
+});
+
 describe('sheets at 1:1', () => {
   it.each(['A4', 'Letter'])(
     'the story stick on %s has its marks within a tenth of the plan',

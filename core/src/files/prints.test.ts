@@ -118,6 +118,23 @@ describe('sheets at 1:1', () => {
     expect(words.join()).toContain('cut off above 80');
   });
 
+  it('a stick measures from the mark that was chosen, on its labels as in its hint', () => {
+    const { pattern, workshop, stock, order, schools } = structuredClone(inputs);
+    const [part] = plan(pattern, workshop, stock, { ...order, datum: 'e2.end' }, schools).parts;
+    const [page] = storyStick('stick', {
+      title: 'S',
+      outline: part.outline,
+      layout: part.layout,
+      paper: 'roll',
+    });
+    const words = page!.ink.flatMap((i) => (i.kind === 'text' ? [i.text] : []));
+    const datum = part.layout.marks.find((m) => m.id === 'e2.end')!;
+    for (const mark of part.layout.marks)
+      expect(words).toContain(`${mark.label}: ${threeUnits(mark.x - datum.x)}`);
+    expect(words.join()).toContain(`All marks from the ${datum.label}`);
+    expect(datum.x).toBeGreaterThan(0);
+  });
+
   it('a long stick is split on paper and whole on a roll', () => {
     const wishFor = (paper: 'A4' | 'roll') => ({
       title: 'S',

@@ -271,6 +271,40 @@ describe('what a bead and a cove ask of the holding', () => {
   });
 });
 
+describe('room on the bed', () => {
+  it('is taken by the blank and by how far its fixture stands out', () => {
+    const said = (reach: number) => {
+      const [mount] = proposeMounts(wish(), workshop);
+      const work = held(wish(), { diagonal: 30, length: 400 });
+      return mountFindings({ ...mount, reach }, work, workshop).map((f) => f.id);
+    };
+    // 500 between centres: 400 and 100 just fit
+    expect(said(100)).not.toContain('mount.bed.p');
+    expect(said(100.1)).toContain('mount.bed.p');
+  });
+});
+
+describe('tape', () => {
+  // τ = 0.12 MPa: carries πτd³/12 in torque and τπd²/4 along its face
+  it('is judged by the weaker of what it carries in torque and along its face', () => {
+    const slow = tapeHold(60, 60, 100, 0);
+    const torque = (Math.PI * 0.12 * 60 ** 3) / 12 / ((40 * 60) / 2);
+    const along = (0.12 * Math.PI * 60 ** 2) / 4 / 40;
+    expect(slow.safety).toBeCloseTo(Math.min(torque, along), 9);
+    expect(torque).toBeLessThan(along + 3);
+    // a wide work on a small face: torque decides; a heavy fast one: what spins out decides
+    expect(tapeHold(20, 200, 100, 0).safety).toBeCloseTo(
+      (Math.PI * 0.12 * 20 ** 3) / 12 / ((40 * 200) / 2),
+      9,
+    );
+    const omega = (2 * Math.PI * 3000) / 60;
+    expect(tapeHold(60, 30, 4000, 3000).safety).toBeCloseTo(
+      (0.12 * Math.PI * 60 ** 2) / 4 / (40 + 4 * 0.0005 * omega ** 2),
+      9,
+    );
+  });
+});
+
 describe('what must fit the lathe', () => {
   const lathe = { ...workshop.lathe, spindleThread: 'M33 × 3.5', taper: 'MT2' };
   const fitted = (fits: string) => {

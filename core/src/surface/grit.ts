@@ -107,14 +107,14 @@ export function gritLadder(
   };
 }
 
-/** Leaves out grits that the gap rule allows to be skipped. */
+/** Leaves out a second paper of the same grain, and grits that the gap rule allows to be skipped. */
 function thinOut<T extends { microns: number }>(owned: T[]): T[] {
   const kept: T[] = [];
   for (let i = 0; i < owned.length; i++) {
     const here = owned[i];
     const last = kept.at(-1);
     const next = owned[i + 1];
-    if (!here) continue;
+    if (!here || (last && here.microns >= last.microns)) continue;
     if (last && next && next.microns >= LEAST_RATIO * last.microns) continue;
     kept.push(here);
   }
