@@ -1,4 +1,4 @@
-import { freshKit, FITTING_WAYS, KIT_KIND_LIST, type Kit } from '../hardware/index.js';
+import { freshKit, FITTING_WAYS, KIT_KIND_LIST } from '../hardware/index.js';
 import { MATERIALS } from '../material/index.js';
 import { GLUE_KINDS, type Glue } from '../workshop/index.js';
 import { joinsOf } from './index.js';
@@ -13,7 +13,7 @@ const dry = MATERIALS.find((m) => !m.oily)!;
 const oily = MATERIALS.find((m) => m.oily)!;
 
 describe.each(KIT_KIND_LIST)('a %s', (kind) => {
-  const kit = { ...freshKit(kind), id: 'k' } as Kit;
+  const kit = { ...freshKit(kind), id: 'k' };
 
   it.each(FITTING_WAYS)('fitted by %s waits only where it is glued, by the glue that it wants', (way) => {
     for (const join of joinsOf(kit, dry, glues, way)) {

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { freshKit, KIT_KIND_LIST, type Kit } from '../hardware/index.js';
+import { freshKit, KIT_KIND_LIST } from '../hardware/index.js';
 import { MATERIALS } from '../material/index.js';
 import { DRILL_MOMENTS } from '../measure/index.js';
 import { STARTING_FORMS } from '../pattern/index.js';
@@ -20,7 +20,7 @@ const glues: Glue[] = GLUE_KINDS.map((kind) => ({ id: kind, name: kind, kind, cu
 /** Any plan that the shop of the examples can make. */
 const planned = wished.map(({ form, material, kits, finish, moment, pieces }) => {
   const { workshop, stock, order, schools } = exampleInputs(pieces);
-  const owned = kits.map((kind, i) => ({ ...freshKit(kind), id: `k${i}`, onHand: 99 }) as Kit);
+  const owned = kits.map((kind, i) => ({ ...freshKit(kind), id: `k${i}`, onHand: 99 }));
   const hardware = owned.map((kit, i) => ({
     id: `h${i}`,
     kitId: kit.id,

@@ -67,6 +67,6 @@ describe.each(FINISH_KINDS)('%s', (kind) => {
       expect(coat.name).not.toBe('');
     }
     expect(protocol.cureMinutes).toBeGreaterThanOrEqual(0);
-    expect(finishFindings('p', protocol.finish, MATERIALS[0]!, 'anybody')).toBeInstanceOf(Array);
+    expect(finishFindings('p', protocol.finish, MATERIALS[0], 'anybody')).toBeInstanceOf(Array);
   });
 });

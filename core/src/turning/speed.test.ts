@@ -66,7 +66,7 @@ describe.each(keysOf(SPEED_SCHOOLS))('the working by %s', (school) => {
     const { figure } = speedFor(
       'shape',
       40,
-      MATERIALS[0]!,
+      MATERIALS[0],
       shop({ kind: 'range', slowest: 100, fastest: 4000 }),
       school,
       Infinity,
