@@ -15,3 +15,12 @@ export async function choose(page: Page, label: string, option: string | RegExp)
   if (typeof option === 'string' && (await box.isEditable())) await box.fill(option);
   await page.locator('.ant-select-dropdown:visible').getByText(option, { exact: true }).click();
 }
+
+/** Signs in to the demo workshop as one of its two members. */
+export async function signIn(page: Page, email: string): Promise<void> {
+  await page.goto('/sign-in');
+  await page.getByLabel('E-mail address').fill(email);
+  await page.getByLabel('Password').fill('shavings-everywhere');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByRole('heading', { name: /On the bench/ })).toBeVisible();
+}
