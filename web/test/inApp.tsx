@@ -76,7 +76,10 @@ export function shownInApp(
 
 /** Chooses from a list by its label and the words of the choice. */
 export async function choose(label: string, words: string): Promise<void> {
-  fireEvent.mouseDown(screen.getByRole('combobox', { name: label }));
+  const box = screen.getByRole<HTMLInputElement>('combobox', { name: label });
+  fireEvent.mouseDown(box);
+  // long lists are searched
+  if (!box.readOnly) fireEvent.change(box, { target: { value: words } });
   const options = await screen.findAllByTitle(words);
   const option = options.findLast((o) => o.classList.contains('ant-select-item-option'));
   if (!option) throw new Error(`“${words}” is not offered for “${label}”.`);

@@ -41,24 +41,24 @@ const CAMI_MICRONS: Record<number, number> = {
   1000: 9.2,
 };
 
-/** Mean grain in µm; a grit between two of its scale is interpolated on the log scale. */
+/** Mean grain in µm; a grit that is not of its scale is drawn on the log scale through the two next to it. */
 export function grainMicrons({ grit, scale }: Pick<Abrasive, 'grit' | 'scale'>): number {
   const table = scale === 'P' ? P_MICRONS : CAMI_MICRONS;
   const exact = table[grit];
   if (exact !== undefined) return exact;
-  const grits = Object.keys(table)
-    .map(Number)
-    .sort((a, b) => a - b);
-  const above = grits.findIndex((g) => g > grit);
-  const [low, high] =
-    above <= 0
-      ? [grits.at(above === 0 ? 0 : -2), grits.at(above === 0 ? 1 : -1)]
-      : [grits[above - 1], grits[above]];
-  if (low === undefined || high === undefined) return NaN;
-  const a = table[low] ?? NaN;
-  const b = table[high] ?? NaN;
-  const share = (Math.log(grit) - Math.log(low)) / (Math.log(high) - Math.log(low));
-  return a * (b / a) ** share;
+  // whole numbers are kept in rising order by the language
+  const known = Object.entries(table).map(([g, microns]) => ({ log: Math.log(Number(g)), microns }));
+  const above = known.findIndex((k) => k.log > Math.log(grit));
+  const at = above < 0 ? known.length - 1 : Math.max(above, 1);
+  const [low, high] = [known[at - 1], known[at]] as [Known, Known];
+  const share = (Math.log(grit) - low.log) / (high.log - low.log);
+  return low.microns * (high.microns / low.microns) ** share;
+}
+
+/** A grit of a scale. */
+interface Known {
+  log: number;
+  microns: number;
 }
 
 /** One grit of the ladder. */

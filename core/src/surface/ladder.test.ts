@@ -42,6 +42,18 @@ describe('a ladder of grits', () => {
     ));
 });
 
+describe('a grit that is not of its scale', () => {
+  // by hand: 201 · (162/201)^(ln(90/80)/ln(100/80)), and so on
+  it.each([
+    ['between two', 'P', 90, 179.37],
+    ['coarser than all', 'P', 40, 405.6],
+    ['finer than all', 'P', 1500, 12.29],
+    ['between two of the other', 'CAMI', 90, 161.7],
+  ] as const)('%s lies where the two next to it point', (_where, scale, grit, microns) =>
+    expect(grainMicrons({ grit, scale })).toBeCloseTo(microns, 1),
+  );
+});
+
 describe('a finer number', () => {
   it('is a finer grain in either scale, also between its steps', () =>
     fc.assert(

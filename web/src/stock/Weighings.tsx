@@ -11,8 +11,8 @@ export function Weighings({ kept, today }: { kept: Bundle; today: string }) {
   const [day, setDay] = useState(today);
   const [grams, setGrams] = useState<number | null>(null);
   const change = useBundleSave(kept.id);
-  const keep = (weighings: DryingBundle['weighings']) =>
-    change.mutate({ base: editedBundle(kept), mine: { ...bundle, weighings } });
+  const keep = (weighings: DryingBundle['weighings'], onSuccess?: () => void) =>
+    change.mutate({ base: editedBundle(kept), mine: { ...bundle, weighings } }, { onSuccess });
   const next =
     grams === null ? null : [...bundle.weighings, { day, grams }].sort((a, b) => a.day.localeCompare(b.day));
   const [problem] = next ? weighingProblems(next) : [];
@@ -40,7 +40,8 @@ export function Weighings({ kept, today }: { kept: Bundle; today: string }) {
         className="row fields"
         onSubmit={(e) => {
           e.preventDefault();
-          if (next && !problem) keep(next);
+          // what was written down is not asked about again
+          if (next && !problem) keep(next, () => setGrams(null));
         }}
       >
         <label>

@@ -51,7 +51,11 @@ export function LengthInput({
       onChange(parsed.dimension);
   };
   const onKeyDown = (event: KeyboardEvent) => {
-    if (event.key === 'Enter') take();
+    if (event.key === 'Enter') {
+      take();
+      // in a form the length is taken, and the form is not sent half filled
+      event.preventDefault();
+    }
     if (event.key === 'Escape') {
       setDraft(null);
       setWhy(null);
