@@ -18,7 +18,7 @@ import { startWithWood, woodFigures, woodFindings } from './wood.js';
  * Version of the rules; a snapshot names the one that made it. Whenever a rule changes a plan it goes up, and
  * `fixtures/engines.json` gains the fingerprint of the plans it makes.
  */
-export const ENGINE = '2';
+export const ENGINE = '3';
 
 /** Everything that has to be known to make an order of one pattern. */
 export interface Plan {
@@ -119,7 +119,7 @@ function timeFigures(schedule: Schedule, part: PartPlan): Figure[] {
       unit: 'min',
       working: {
         rule: 'Minutes of every step of every piece + set-ups + putting pieces back on the lathe.',
-        source: 'usual minutes, typical; your own log replaces them',
+        source: 'usual minutes, typical, unchecked',
         school: schedule.school,
         inputs: [
           { label: 'steps of one piece', value: perPiece, unit: 'min' },

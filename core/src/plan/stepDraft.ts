@@ -4,7 +4,7 @@ import type { PartPlan } from './partPlan.js';
 /** A part plan that has everything but its steps and what follows from them. */
 export type PartDraft = Omit<PartPlan, 'steps' | 'cautions'>;
 
-/** Usual minutes by step: typical, replaced by the workshop's own log when there is one. */
+/** Usual minutes by step: typical, unchecked. */
 export const MINUTES = {
   saw: 1.5,
   centres: 1,

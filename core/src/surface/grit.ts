@@ -161,7 +161,7 @@ function timeFigure(steps: GritStep[], surface: number, minutes: number): Figure
       unit: 'min',
       working: {
         rule: `Grits × the same time for each: ${BASE_MINUTES} min + ${MINUTES_PER_CM2} min per cm².`,
-        source: 'bench practice, typical; your own log replaces it',
+        source: 'bench practice, typical, unchecked',
         inputs: [
           { label: 'grits', value: steps.length },
           { label: 'surface', value: surface / 100, unit: 'cm2' },

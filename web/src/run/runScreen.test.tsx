@@ -94,9 +94,9 @@ describe('the lathe screen', () => {
     await client.invalidateQueries({ queryKey: ['run', batch.id] });
     const reads = asked.filter((a) => a.method === 'GET').map((a) => a.path);
     expect(reads.filter((p) => p.startsWith('/api/snapshots/'))).toHaveLength(1);
-    expect(reads.filter((p) => p.includes('/events?'))).toEqual([
-      `/api/batches/${batch.id}/events?after=0`,
-      `/api/batches/${batch.id}/events?after=1`,
-    ]);
+    // it also looks of its own accord from time to time
+    const [first, ...others] = reads.filter((p) => p.includes('/events?'));
+    expect(first).toBe(`/api/batches/${batch.id}/events?after=0`);
+    expect(new Set(others)).toEqual(new Set([`/api/batches/${batch.id}/events?after=1`]));
   });
 });
