@@ -17,7 +17,11 @@ export function Fault() {
   return (
     <div className="sheet column" role="alert">
       <h1>This screen cannot be shown.</h1>
-      <p>{whatOf(error)} What you typed before is kept on this device.</p>
+      <p>{whatOf(error)}</p>
+      <p>
+        Unsaved changes to a pattern or the workshop, and what was recorded at the lathe, are kept on this
+        device.
+      </p>
       <span className="row">
         <Button type="primary" size="large" onClick={again}>
           Try again

@@ -118,6 +118,18 @@ describe('a pattern that two edit', () => {
     expect(elementsOf(taken).some((e) => e.id === gone)).toBe(false);
   });
 
+  it('does not bring back what one took away because the same id is asked about elsewhere', () => {
+    const one = { id: 'x', name: 'old' };
+    const other = { id: 'y', name: 'new' };
+    const both = merged(
+      { bits: [one], tools: [one] },
+      { bits: [], tools: [] },
+      { bits: [{ ...one, name: 'theirs' }], tools: [one, other] },
+    );
+    expect(both.conflicts.map((c) => c.path)).toEqual([['bits', 'x']]);
+    expect(both.value.tools).toEqual([other]);
+  });
+
   it('does not mix an element that became another kind with sizes of the old one', () => {
     const id = elements[0]!.id;
     const mine = withElements(

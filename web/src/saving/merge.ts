@@ -98,8 +98,11 @@ function thingByThing(
   const of = (things: Thing[], id: string) => things.find((t) => t.id === id);
   return orderOf(base, mine, theirs).flatMap((id) => {
     const [b, m, t] = [of(base, id), of(mine, id), of(theirs, id)];
+    const before = conflicts.length;
     const kept = together(b, m, t, [...path, id], conflicts) as Thing | undefined;
-    return kept === undefined ? (conflicts.some((c) => c.path.at(-1) === id) && t ? [t] : []) : [kept];
+    if (kept !== undefined) return [kept];
+    // what I took out and they changed stands until one of us is chosen
+    return conflicts.length > before && t ? [t] : [];
   });
 }
 
