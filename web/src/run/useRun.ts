@@ -59,6 +59,8 @@ export function useRun(id: string): Run {
   const [pending, setPending] = useState(0);
   const [connection, setConnection] = useState<Sent>('all sent');
   const sending = useRef(false);
+  /** something was recorded while the last was on its way: it does not wait for the next round */
+  const more = useRef(false);
   const refresh = useCallback(async () => {
     const queue = await queued(id);
     setPending(queue.length);
@@ -66,17 +68,21 @@ export function useRun(id: string): Run {
   }, [id]);
 
   const send = useCallback(async () => {
+    more.current = true;
     if (sending.current) return;
     sending.current = true;
     try {
-      const had = (await queued(id)).length;
-      const result = await flush(id);
-      setConnection(result);
-      if (result === 'all sent' && had > 0) {
-        await client.invalidateQueries({ queryKey: ['run', id] });
-        await client.invalidateQueries({ queryKey: ['batches'] });
+      while (more.current) {
+        more.current = false;
+        const had = (await queued(id)).length;
+        const result = await flush(id);
+        setConnection(result);
+        if (result === 'all sent' && had > 0) {
+          await client.invalidateQueries({ queryKey: ['run', id] });
+          await client.invalidateQueries({ queryKey: ['batches'] });
+        }
+        await refresh();
       }
-      await refresh();
     } catch {
       // the browser's store refuses now and then, when it is full or busy: the next try finds it again
       setConnection('not kept');
