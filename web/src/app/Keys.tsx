@@ -43,10 +43,8 @@ export function Keys() {
         {[...Object.entries(GO).map(([key, { words }]): [string, string] => [key, words]), ...MORE].map(
           ([key, words]) => (
             <div key={key} className="row">
-              <dt className="figures" style={{ minWidth: 200 }}>
-                {key}
-              </dt>
-              <dd style={{ margin: 0 }}>{words}</dd>
+              <dt className="figures key-strokes">{key}</dt>
+              <dd className="flush">{words}</dd>
             </div>
           ),
         )}

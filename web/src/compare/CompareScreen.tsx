@@ -50,7 +50,7 @@ export default function CompareScreen() {
           This
           <Select
             aria-label="This"
-            style={{ width: 290 }}
+            className="w-line"
             value={first.id}
             options={options}
             onChange={(v) => set('a', v)}
@@ -60,7 +60,7 @@ export default function CompareScreen() {
           with that, drawn as a line
           <Select
             aria-label="With that"
-            style={{ width: 290 }}
+            className="w-line"
             value={second.id}
             options={options}
             onChange={(v) => set('b', v)}
@@ -82,7 +82,7 @@ export default function CompareScreen() {
           moved by, mm
           <InputNumber
             aria-label="Moved by"
-            style={{ width: 100 }}
+            className="w-figure"
             step={0.5}
             value={shift}
             onChange={(v) => set('shift', String(v ?? 0))}

@@ -1,40 +1,19 @@
 import { MM_PER_INCH, type Comparison } from '@compas/core';
-import { LineChart } from 'echarts/charts';
-import { GridComponent, MarkPointComponent, TooltipComponent } from 'echarts/components';
-import { init, use as withParts } from 'echarts/core';
-import { SVGRenderer } from 'echarts/renderers';
-import { useEffect, useRef } from 'react';
+import { useMemo } from 'react';
+import { Chart } from '../ui/Chart.js';
 import { useUnits } from '../ui/units.js';
-
-withParts([LineChart, GridComponent, TooltipComponent, MarkPointComponent, SVGRenderer]);
 
 /** Difference of the two diameters along the axis. */
 export default function DifferenceChart({ comparison }: { comparison: Comparison }) {
   const { units } = useUnits();
-  const ref = useRef<HTMLDivElement>(null);
-  useEffect(() => {
-    if (!ref.current) return;
-    const chart = init(ref.current, null, { renderer: 'svg' });
-    chart.setOption(optionsFor(comparison, units === 'mm'));
-    const observer = new ResizeObserver(() => chart.resize());
-    observer.observe(ref.current);
-    return () => {
-      observer.disconnect();
-      chart.dispose();
-    };
-  }, [comparison, units]);
+  const option = useMemo(() => optionsFor(comparison, units === 'mm'), [comparison, units]);
   return (
-    <figure className="sheet" style={{ margin: 0 }}>
+    <figure className="sheet flush">
       <figcaption>
         <b>Difference of the diameter along the axis</b>{' '}
         <span className="soft">{units === 'mm' ? 'mm' : 'inches'}; above the line that is thicker</span>
       </figcaption>
-      <div
-        ref={ref}
-        style={{ height: 190 }}
-        role="img"
-        aria-label="Difference of the diameter along the axis"
-      />
+      <Chart option={option} label="Difference of the diameter along the axis" size="middling" />
     </figure>
   );
 }
@@ -44,8 +23,6 @@ function optionsFor({ along, largest }: Comparison, metric: boolean) {
   const digits = metric ? 2 : 4;
   const round = (mm: number) => Number((mm * scale).toFixed(digits));
   return {
-    animation: false,
-    textStyle: { fontFamily: 'Atkinson Hyperlegible Mono Variable' },
     grid: { left: 60, right: 24, top: 16, bottom: 34 },
     tooltip: { trigger: 'axis' },
     xAxis: {
@@ -64,10 +41,10 @@ function optionsFor({ along, largest }: Comparison, metric: boolean) {
         areaStyle: { color: '#17695c', opacity: 0.15 },
         data: along.map((d) => [round(d.x), round(d.difference)]),
         markPoint: {
-          symbol: 'pin',
-          symbolSize: 48,
+          symbol: 'diamond',
+          symbolSize: 11,
           itemStyle: { color: '#6f4f0b' },
-          label: { fontSize: 10, color: '#fff' },
+          label: { position: 'top', fontSize: 13, fontWeight: 600, color: '#6f4f0b' },
           data:
             Math.abs(largest.difference) > 0.005
               ? [{ coord: [round(largest.x), round(largest.difference)], value: round(largest.difference) }]

@@ -46,7 +46,7 @@ export default function CopyScreen() {
           <Input
             aria-label="Name of the copy"
             placeholder="What it is"
-            style={{ width: 220 }}
+            className="w-phrase"
             maxLength={80}
             value={name}
             onChange={(e) => setName(e.target.value)}

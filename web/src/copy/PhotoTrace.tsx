@@ -132,7 +132,7 @@ export function PhotoTrace({ onMeasured }: { onMeasured: (measured: Measured | n
             found={found}
             onMark={(spot) => setSpots(spots.length >= 2 ? [spot] : [...spots, spot])}
           />
-          <div className="row" style={{ alignItems: 'flex-end' }}>
+          <div className="row at-foot">
             <LengthInput label="Between the two marks" showLabel value={distance} onChange={setDistance} />
             <Button
               type="primary"
@@ -148,7 +148,7 @@ export function PhotoTrace({ onMeasured }: { onMeasured: (measured: Measured | n
               <span className="soft">{progress.doing}</span>
             </div>
           )}
-          <label className="column" style={{ gap: 0 }}>
+          <label className="column gap-none">
             <span>What counts as the sample: more of what is doubtful, or less</span>
             <Slider
               aria-label="How strict"
@@ -161,7 +161,7 @@ export function PhotoTrace({ onMeasured }: { onMeasured: (measured: Measured | n
             />
           </label>
           {found && (
-            <label className="column" style={{ gap: 0 }}>
+            <label className="column gap-none">
               <span>How much of its length is taken, %</span>
               <Slider
                 range

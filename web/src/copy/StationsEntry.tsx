@@ -87,7 +87,7 @@ export function StationsEntry({ onMeasured }: { onMeasured: (measured: Measured 
           ))}
         </tbody>
       </table>
-      <Button onClick={() => setRows([...rows, following(rows)])} style={{ alignSelf: 'flex-start' }}>
+      <Button onClick={() => setRows([...rows, following(rows)])} className="self-start">
         + place
       </Button>
     </div>

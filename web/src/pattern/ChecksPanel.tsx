@@ -70,28 +70,28 @@ function CheckRow({ check, so }: { check: AcceptanceCheck; so: string }) {
     <div className="row hole-row">
       <Select<CheckKind>
         aria-label="Kind of check"
-        style={{ width: 150 }}
+        className="w-word"
         value={check.kind}
         options={choicesOf(CHECK_KINDS)}
         onChange={(kind) => put({ ...check, kind })}
       />
       <Input
         aria-label="What is looked at"
-        style={{ width: 330 }}
+        className="w-line"
         maxLength={200}
         value={check.words}
         onChange={(e) => put({ ...check, words: e.target.value || '…' }, `check words ${check.id}`)}
       />
       <Select
         aria-label="What it is on"
-        style={{ width: 150 }}
+        className="w-word"
         value={check.onId ?? ''}
         options={owners}
         onChange={(id) => put({ ...check, onId: id || undefined })}
       />
       <Select
         aria-label="When it is made"
-        style={{ width: 215 }}
+        className="w-phrase"
         value={check.stage}
         options={choicesOf(CHECK_STAGES)}
         onChange={(stage) => put({ ...check, stage })}
@@ -101,21 +101,21 @@ function CheckRow({ check, so }: { check: AcceptanceCheck; so: string }) {
           <InputNumber
             aria-label="At least"
             placeholder="at least"
-            style={{ width: 90 }}
+            className="w-figure"
             value={check.least}
             onChange={(least) => put({ ...check, least: least ?? undefined })}
           />
           <InputNumber
             aria-label="At most"
             placeholder="at most"
-            style={{ width: 90 }}
+            className="w-figure"
             value={check.most}
             onChange={(most) => put({ ...check, most: most ?? undefined })}
           />
           <Input
             aria-label="Unit"
             placeholder="unit"
-            style={{ width: 70 }}
+            className="w-digits"
             maxLength={20}
             value={check.unit ?? ''}
             onChange={(e) => put({ ...check, unit: e.target.value || undefined }, `check unit ${check.id}`)}

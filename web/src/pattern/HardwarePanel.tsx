@@ -58,13 +58,13 @@ const HardwareFields = memo(function HardwareFields(props: HardwareFieldsProps) 
       changeTurning(body, spot, (t) => ({ ...t, startDiameter: dim(diameter), startHeld: true })),
     );
   return (
-    <div className="row" style={{ alignItems: 'flex-end', gap: 18 }}>
+    <div className="row at-foot gap-wide">
       {PART_ENDS.map((end) => (
-        <label key={end} className="column" style={{ gap: 2 }}>
+        <label key={end} className="column gap-hair">
           {`Hardware at the ${end} end`}
           <Select
             aria-label={`Hardware at the ${end} end`}
-            style={{ width: 230 }}
+            className="w-phrase"
             value={fitted.find((h) => h.partId === partId && h.end === end)?.kitId ?? NO_KIT}
             onChange={(id) => update((body) => fitKit(body, partId, end, id === NO_KIT ? null : id))}
             options={[{ value: NO_KIT, label: 'none' }, ...kits.map((k) => ({ value: k.id, label: k.name }))]}
@@ -76,12 +76,12 @@ const HardwareFields = memo(function HardwareFields(props: HardwareFieldsProps) 
           Take its <Length mm={mating} /> and hold it
         </Button>
       )}
-      <label className="column" style={{ gap: 2 }}>
+      <label className="column gap-hair">
         Usual material
         <Select
           aria-label="Usual material"
           showSearch={{ optionFilterProp: 'label' }}
-          style={{ width: 150 }}
+          className="w-word"
           value={materialId}
           onChange={(id) =>
             update((body) => changePart(body, spot.partId, (p) => ({ ...p, materialId: id })))
@@ -89,11 +89,11 @@ const HardwareFields = memo(function HardwareFields(props: HardwareFieldsProps) 
           options={materials.map((m) => ({ value: m.id, label: m.name }))}
         />
       </label>
-      <label className="column" style={{ gap: 2 }}>
+      <label className="column gap-hair">
         Used by
         <Select
           aria-label="Used by"
-          style={{ width: 112 }}
+          className="w-date"
           value={usedBy}
           onChange={(by) => update((body) => ({ ...body, usedBy: by }))}
           options={choicesOf(USED_BY)}
@@ -129,7 +129,7 @@ interface LimitProps {
 function Limit({ label, words, value, usual, onChange }: LimitProps) {
   if (!value) return <Button onClick={() => onChange(dim(usual))}>{words}</Button>;
   return (
-    <span className="row" style={{ alignItems: 'flex-end', gap: 2 }}>
+    <span className="row at-foot gap-hair">
       <LengthInput label={label} showLabel value={value} onChange={onChange} />
       <Button
         type="text"

@@ -80,18 +80,18 @@ function HoleRow({ hole }: { hole: Hole }) {
         aria-label="Name of the hole"
         value={hole.name}
         maxLength={60}
-        style={{ width: 130 }}
+        className="w-word"
         onChange={(e) => put({ ...hole, name: e.target.value || 'hole' })}
       />
       <Select
         aria-label={`${hole.name}, from`}
         value={hole.from}
-        style={{ width: 205 }}
+        className="w-phrase"
         onChange={(from) => put({ ...hole, from })}
         options={ENDS}
       />
       {hole.steps.map((s, i) => (
-        <span key={i} className="row" style={{ alignItems: 'flex-end', gap: 6 }}>
+        <span key={i} className="row at-foot gap-close">
           <LengthInput
             label={`${hole.name}, diameter ${i + 1}`}
             showLabel
@@ -176,13 +176,13 @@ function CrossRow({ hole }: { hole: CrossHole }) {
         aria-label="Name of the cross hole"
         value={hole.name}
         maxLength={60}
-        style={{ width: 130 }}
+        className="w-word"
         onChange={(e) => put({ ...hole, name: e.target.value || 'cross hole' })}
       />
       <Select
         aria-label={`${hole.name}, from`}
         value={hole.from}
-        style={{ width: 205 }}
+        className="w-phrase"
         onChange={(from) => put({ ...hole, from })}
         options={ENDS}
       />
@@ -198,11 +198,11 @@ function CrossRow({ hole }: { hole: CrossHole }) {
         value={hole.diameter}
         onChange={(diameter) => put({ ...hole, diameter })}
       />
-      <label className="column" style={{ gap: 2 }}>
+      <label className="column gap-hair">
         round the axis, °
         <InputNumber
           aria-label={`${hole.name}, angle`}
-          style={{ width: 86 }}
+          className="w-figure"
           min={-360}
           max={360}
           step={15}

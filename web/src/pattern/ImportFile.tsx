@@ -36,7 +36,7 @@ export function ImportFile({
         <Button size={size}>{words}</Button>
       </Upload>
       {why && (
-        <span role="alert" style={{ color: 'var(--stop)', fontWeight: 600, maxWidth: 560 }}>
+        <span role="alert" className="import-why">
           {why}
         </span>
       )}

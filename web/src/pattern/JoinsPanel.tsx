@@ -62,7 +62,7 @@ export function JoinsPanel({ kits }: { kits: Kit[] }) {
       {names.length === 0 ? (
         <p className="soft">None.</p>
       ) : (
-        <ul style={{ margin: 0 }}>
+        <ul className="flush">
           {names.map((name) => (
             <li key={name}>{name}</li>
           ))}
@@ -91,7 +91,7 @@ function JoinRow({ join }: { join: PartJoin }) {
     <div className="row hole-row">
       <Select<PartJoinKind>
         aria-label="How they join"
-        style={{ width: 140 }}
+        className="w-word"
         value={join.kind}
         onChange={(kind) =>
           put({ ...join, kind, at: kind === 'ring on shaft' ? (join.at ?? dim(20)) : join.at })
@@ -100,7 +100,7 @@ function JoinRow({ join }: { join: PartJoin }) {
       />
       <Select
         aria-label="Part that enters"
-        style={{ width: 130 }}
+        className="w-word"
         value={join.inner.partId}
         onChange={(partId) => put({ ...join, inner: { ...join.inner, partId } })}
         options={parts}
@@ -108,7 +108,7 @@ function JoinRow({ join }: { join: PartJoin }) {
       {!carries && (
         <Select<PartEnd>
           aria-label="Its end"
-          style={{ width: 130 }}
+          className="w-word"
           value={join.inner.end}
           onChange={(end) => put({ ...join, inner: { ...join.inner, end } })}
           options={ENDS}
@@ -117,7 +117,7 @@ function JoinRow({ join }: { join: PartJoin }) {
       <span className="soft">{carries ? 'carries' : 'enters'}</span>
       <Select
         aria-label="Hole it goes in"
-        style={{ width: 210 }}
+        className="w-phrase"
         value={`${join.outer.partId} ${join.outer.holeId}`}
         onChange={(value) => {
           const [partId = '', holeId = ''] = value.split(' ');

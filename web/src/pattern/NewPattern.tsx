@@ -64,13 +64,13 @@ export default function NewPattern() {
             onClick={() => choose(f)}
           >
             <Silhouette body={f.body({}, materialId)} scale={formScale(f)} name={f.name} />
-            <span style={{ minHeight: '2.4em' }}>{f.name}</span>
+            <span className="form-name">{f.name}</span>
           </button>
         ))}
       </div>
       <div className="new-pattern">
         <div className="sheet column">
-          <label className="column" style={{ gap: 2 }}>
+          <label className="column gap-hair">
             Name
             <Input
               value={name}
@@ -79,7 +79,7 @@ export default function NewPattern() {
               maxLength={80}
             />
           </label>
-          <label className="column" style={{ gap: 2 }}>
+          <label className="column gap-hair">
             Usual material
             <Select
               aria-label="Usual material"

@@ -18,7 +18,7 @@ export function PartBar() {
     goTo(there);
   };
   return (
-    <div className="row" style={{ alignItems: 'flex-end' }}>
+    <div className="row at-foot">
       {body.parts.length > 1 && (
         <Segmented
           aria-label="Part"
@@ -27,13 +27,13 @@ export function PartBar() {
           options={body.parts.map((p) => ({ value: p.id, label: p.name }))}
         />
       )}
-      <label className="column" style={{ gap: 2 }}>
+      <label className="column gap-hair">
         Part
         <Input
           aria-label="Name of the part"
           value={part.name}
           maxLength={60}
-          style={{ width: 140 }}
+          className="w-word"
           onChange={(e) =>
             change(
               changePart(body, part.id, (p) => ({ ...p, name: e.target.value || 'Part' })),
@@ -42,14 +42,14 @@ export function PartBar() {
           }
         />
       </label>
-      <label className="column" style={{ gap: 2 }}>
+      <label className="column gap-hair">
         In each item
         <InputNumber
           aria-label="In each item"
           min={1}
           max={100}
           precision={0}
-          style={{ width: 70 }}
+          className="w-digits"
           value={part.perItem}
           onChange={(perItem) => change(changePart(body, part.id, (p) => ({ ...p, perItem: perItem ?? 1 })))}
         />
@@ -65,7 +65,7 @@ export function PartBar() {
       >
         Take this part away
       </Button>
-      <span className="row" style={{ alignItems: 'flex-end', marginLeft: 'auto' }}>
+      <span className="row at-foot to-the-right">
         {part.turnings.length > 1 && (
           <Segmented
             aria-label="Axis"
@@ -108,22 +108,22 @@ function AxisFields({ axis, onChange }: { axis: TurningAxis; onChange: (axis: Tu
         value={axis.shift ?? dim(0)}
         onChange={(shift) => onChange({ ...axis, shift })}
       />
-      <label className="column" style={{ gap: 2 }}>
+      <label className="column gap-hair">
         towards, °
         <InputNumber
           aria-label="Direction of the shift"
-          style={{ width: 78 }}
+          className="w-digits"
           min={-360}
           max={360}
           value={axis.direction}
           onChange={(direction) => onChange({ ...axis, direction: direction ?? 0 })}
         />
       </label>
-      <label className="column" style={{ gap: 2 }}>
+      <label className="column gap-hair">
         leaning, °
         <InputNumber
           aria-label="Lean of the axis"
-          style={{ width: 78 }}
+          className="w-digits"
           min={-60}
           max={60}
           value={axis.tilt}

@@ -59,9 +59,9 @@ function ScaleDialog({ onClose }: { onClose: () => void }) {
         onClose();
       }}
     >
-      <div className="row" style={{ alignItems: 'flex-end' }}>
+      <div className="row at-foot">
         <LengthInput label="New total length" showLabel value={total} onChange={setTotal} />
-        <label className="column" style={{ gap: 2 }}>
+        <label className="column gap-hair">
           Thickness, %
           <InputNumber
             aria-label="Thickness, per cent"

@@ -23,12 +23,12 @@ export const RoundPanel = memo(function RoundPanel({ body }: { body: PatternBody
   const [upright, setUpright] = useState(true);
   if (!shown)
     return (
-      <Button onClick={() => setShown(true)} style={{ alignSelf: 'flex-start' }}>
+      <Button onClick={() => setShown(true)} className="self-start">
         See it in the round
       </Button>
     );
   return (
-    <div className="column" style={{ gap: 6 }}>
+    <div className="column gap-close">
       <div className="row spread">
         <Segmented
           aria-label="How it stands"

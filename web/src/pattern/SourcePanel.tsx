@@ -37,7 +37,7 @@ export function SourcePanel() {
       <div className="row">
         <Select
           aria-label="Where the design comes from"
-          style={{ width: 190 }}
+          className="w-name"
           value={source.from}
           options={choicesOf(DESIGN_ORIGINS)}
           onChange={(from) => put({ from })}
@@ -45,7 +45,7 @@ export function SourcePanel() {
         <Input
           aria-label="More about its source"
           placeholder="who, when, which piece"
-          style={{ width: 260 }}
+          className="w-line"
           maxLength={300}
           value={source.words}
           onChange={(e) => put({ words: e.target.value }, 'source words')}
@@ -53,7 +53,7 @@ export function SourcePanel() {
         <Input
           aria-label="What its owner allows"
           placeholder="what its owner allows"
-          style={{ width: 260 }}
+          className="w-line"
           maxLength={300}
           value={source.allows}
           onChange={(e) => put({ allows: e.target.value }, 'source allows')}
@@ -108,14 +108,14 @@ function MateRow({ mate }: { mate: MatingOutline }) {
     <div className="row hole-row">
       <Input
         aria-label="Name of what it meets"
-        style={{ width: 130 }}
+        className="w-word"
         maxLength={60}
         value={mate.name}
         onChange={(e) => put({ ...mate, name: e.target.value || 'thing' })}
       />
       <Select<PartEnd>
         aria-label="At which end"
-        style={{ width: 190 }}
+        className="w-name"
         value={mate.end}
         onChange={(end) => put({ ...mate, end })}
         options={PART_ENDS.map((end) => ({ value: end, label: `at the ${end} end` }))}

@@ -44,14 +44,14 @@ export function SurfacePanel() {
           <div key={d.id} className="row hole-row">
             <Select
               aria-label="Kind of decoration"
-              style={{ width: 120 }}
+              className="w-date"
               value={d.kind}
               options={choicesFrom(DECORATION_KINDS)}
               onChange={(kind) => swap({ ...d, kind })}
             />
             <Select
               aria-label="On the element"
-              style={{ width: 140 }}
+              className="w-word"
               value={d.elementId}
               options={elements}
               onChange={(elementId) => swap({ ...d, elementId })}
@@ -66,7 +66,7 @@ export function SurfacePanel() {
             <Input
               aria-label="Words for the decoration"
               placeholder={d.kind === 'colour' ? 'which dye' : 'how'}
-              style={{ width: 150 }}
+              className="w-word"
               maxLength={200}
               value={d.words ?? ''}
               onChange={(e) => swap({ ...d, words: e.target.value || undefined })}

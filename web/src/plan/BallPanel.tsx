@@ -13,9 +13,9 @@ export function BallPanel({ diameter, batchId }: { diameter: number; batchId?: s
       <h2>
         Ball of <Length mm={diameter} />
       </h2>
-      <div className="row" style={{ alignItems: 'flex-start', gap: 24 }}>
+      <div className="row at-top gap-wide">
         <BallDrawing />
-        <table className="table" style={{ flex: 1 }} aria-label="Facets from the diameter">
+        <table className="table beside" aria-label="Facets from the diameter">
           <thead>
             <tr>
               <th>Facets from the diameter</th>
@@ -92,7 +92,7 @@ function Share({ words, mark }: { words: string; mark: BallMark }) {
       <td className="number">
         <Length mm={mark.from} />
       </td>
-      <td style={{ color: safe ? undefined : '#a3211b' }}>
+      <td className={safe ? undefined : 'bad'}>
         {safe ? 'leaves ' : '■ cuts into the ball by '}
         <FineLength mm={Math.abs(mark.leaves)} />
       </td>

@@ -46,7 +46,7 @@ function Kept({ batch }: { batch: BatchDetail }) {
       strip={<StageStrip plan={plan} stage={stage} workshop={inputs.workshop} />}
       band={
         <>
-          <div className="band" style={{ alignItems: 'center' }}>
+          <div className="band at-middle">
             <span>
               {batch.pieces} pieces in {plan.parts[0].material.name.toLowerCase()}
             </span>

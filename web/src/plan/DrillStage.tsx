@@ -191,7 +191,7 @@ function MomentAndSetup({ bore, across, inputs, choose }: MomentProps) {
             aria-label={`When to drill: ${bore.name}`}
             size="small"
             value={moment}
-            style={{ width: 150 }}
+            className="w-word"
             onChange={(wanted) => take({ moment: wanted, setup: setupsAt(wanted, across)[0] })}
             options={DRILL_MOMENTS.map((m) => ({ value: m, label: m }))}
           />
@@ -199,7 +199,7 @@ function MomentAndSetup({ bore, across, inputs, choose }: MomentProps) {
             aria-label={`Set-up for: ${bore.name}`}
             size="small"
             value={setup}
-            style={{ width: 150 }}
+            className="w-word"
             onChange={(wanted) => take({ setup: wanted })}
             options={setupsAt(moment, across).map((s) => ({
               value: s,

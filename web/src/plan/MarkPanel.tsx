@@ -61,7 +61,7 @@ export function MarkPanel({ part: { layout }, choose, batchId }: MarkPanelProps)
                 {cut.transfer && (
                   <>
                     <br />
-                    <span style={{ color: '#6f4f0b' }}>
+                    <span className="transfer">
                       <Say text={cut.transfer} />
                     </span>
                   </>

@@ -49,7 +49,7 @@ export function MarkStage({ part, inputs, choose, batchId }: MarkStageProps) {
           { value: 'template', label: 'Copying template' },
           ...(ball === null ? [] : [{ value: 'ball' as const, label: 'Ball' }]),
         ]}
-        style={{ alignSelf: 'flex-start' }}
+        className="self-start"
       />
       {sheet === 'marks' && <MarkPanel part={part} choose={choose} batchId={batchId} />}
       {sheet === 'gauges' && <GaugePanel part={part} workshop={inputs.workshop} batchId={batchId} />}

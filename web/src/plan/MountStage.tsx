@@ -96,7 +96,7 @@ function CentringPanel({ part, inputs, choose }: MountStageProps) {
           value={form}
           onChange={(wanted) => choose('form', wanted === 'square' ? null : wanted)}
           options={[...STOCK_FORMS]}
-          style={{ margin: '6px 0 8px' }}
+          className="stock-form"
         />
       )}
       {centring.words.map((words) => (
@@ -131,7 +131,7 @@ function Way({ mount, chosen, onChoose }: { mount: Mount; chosen: boolean; onCho
       {mount.missing.length > 0 && (
         <>
           <br />
-          <span style={{ color: '#a3211b' }}>
+          <span className="bad">
             ■ Missing: <Say text={mount.missing.join(', ')} />.
           </span>
         </>

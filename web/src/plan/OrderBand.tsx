@@ -39,7 +39,7 @@ export function OrderBand({
           min={1}
           max={2000}
           precision={0}
-          style={{ width: 80 }}
+          className="w-digits"
           onChange={(n) => set('pieces', n === null ? null : String(n))}
         />
       </label>
@@ -51,7 +51,7 @@ export function OrderBand({
             value={order.partId ?? parts[0]?.id}
             onChange={(id) => set('part', id)}
             options={parts.map((p) => ({ value: p.id, label: p.name }))}
-            style={{ width: 130 }}
+            className="w-word"
           />
         </label>
       )}
@@ -61,7 +61,7 @@ export function OrderBand({
           aria-label="For whom"
           defaultValue={customer}
           maxLength={80}
-          style={{ width: 150 }}
+          className="w-word"
           onBlur={(e) => set('for', e.target.value || null)}
         />
       </label>
@@ -72,7 +72,7 @@ export function OrderBand({
           value={order.due === null ? null : dayjs(order.due)}
           format={DAY}
           onChange={(day) => set('due', day ? day.format(DAY) : null)}
-          style={{ width: 140 }}
+          className="w-word"
         />
       </label>
       <label>
@@ -83,7 +83,7 @@ export function OrderBand({
           onChange={(id) => set('material', id)}
           showSearch={{ optionFilterProp: 'label' }}
           options={materialsOf(workshop.materials).map((m) => ({ value: m.id, label: m.name }))}
-          style={{ width: 150 }}
+          className="w-word"
         />
       </label>
       {woods.length > 0 && (
@@ -100,7 +100,7 @@ export function OrderBand({
                 label: `${w.label}, ${w.readyOn === null ? 'nobody knows when' : `from ${w.readyOn}`}`,
               })),
             ]}
-            style={{ width: 250 }}
+            className="w-line"
           />
         </label>
       )}
@@ -114,7 +114,7 @@ export function OrderBand({
             ...workshop.finishes.map((f) => ({ value: f.id, label: f.name })),
             { value: NO_FINISH, label: 'from the tool' },
           ]}
-          style={{ width: 150 }}
+          className="w-word"
         />
       </label>
       <label>
@@ -124,7 +124,7 @@ export function OrderBand({
           value={schools.speed}
           onChange={(school) => set('speed', school)}
           options={choicesOf(SPEED_SCHOOLS)}
-          style={{ width: 165 }}
+          className="w-name"
         />
       </label>
       <label>
@@ -134,7 +134,7 @@ export function OrderBand({
           value={schools.batching}
           onChange={(school) => set('by', school)}
           options={choicesOf(BATCHING_SCHOOLS)}
-          style={{ width: 140 }}
+          className="w-word"
         />
       </label>
       <label>
@@ -146,7 +146,7 @@ export function OrderBand({
           value={dayjs(order.start)}
           allowClear={false}
           onChange={(at) => at && set('start', at.format(`${DAY}T${CLOCK}`))}
-          style={{ width: 190 }}
+          className="w-name"
         />
       </label>
       <label>
@@ -157,7 +157,7 @@ export function OrderBand({
           min={1}
           max={50}
           precision={0}
-          style={{ width: 110 }}
+          className="w-date"
           onChange={(n) => set('per', n === null ? null : String(n))}
         />
       </label>

@@ -18,9 +18,9 @@ export function StockStage({ part, batchId }: { part: PartPlan; batchId?: string
         {form === 'square' ? 'square' : 'or more across'}, <Length mm={blank.length} /> long
       </h2>
       {batchId !== undefined && <BlanksOnShelf batchId={batchId} wanted={blank.count} />}
-      <div className="row" style={{ alignItems: 'flex-start', gap: 28 }}>
+      <div className="row at-top gap-wide">
         {form === 'square' && <EndOfBlank blank={blank} diameter={part.largestDiameter} />}
-        <div style={{ flex: 1, minWidth: 240 }}>
+        <div className="beside">
           {form === 'square' ? (
             <>
               <p>

@@ -10,11 +10,11 @@ export function SurfaceStage({ part: { ladder, finish, speeds } }: { part: PartP
           ? 'Straight from the tool'
           : `Sand with ${ladder.length} grits, ${sanding?.words ?? ''}`}
       </h2>
-      <div className="row" style={{ gap: 6 }}>
+      <div className="row gap-close">
         {ladder.map((grit, i) => (
-          <span key={grit.abrasive.id} className="row" style={{ gap: 6 }}>
+          <span key={grit.abrasive.id} className="row gap-close">
             {i > 0 && <span aria-hidden>→</span>}
-            <span className="sheet" style={{ padding: '6px 12px' }}>
+            <span className="sheet grit">
               <b className="figures">
                 {grit.abrasive.scale}
                 {grit.abrasive.grit}

@@ -110,7 +110,7 @@ function PrintedCheck({ length }: { length: number }) {
         onChange={setMeasured}
         fit={{ what: 'a bar of 100 mm', minMm: 80, maxMm: 120 }}
       />
-      <p style={{ color: good ? undefined : '#a3211b' }}>
+      <p className={good ? undefined : 'bad'}>
         {good ? '✔ ' : '■ '}
         <Say text={words} />
       </p>

@@ -23,9 +23,9 @@ export function TurnStage({ plan, inputs }: { plan: Plan; inputs: PlanInputs }) 
       <h2>
         {part.cuts.length} cuts, {part.toolChanges} changes of tool
       </h2>
-      <ol style={{ margin: 0, paddingLeft: 26 }}>
+      <ol className="cut-order">
         {part.cuts.map((cut) => (
-          <li key={cut.elementId} style={{ padding: '4px 0' }}>
+          <li key={cut.elementId}>
             <b>{cut.tool?.name ?? `no ${cut.toolKind}`}</b>: <Say text={cut.words} />
           </li>
         ))}

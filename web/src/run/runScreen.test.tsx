@@ -92,7 +92,7 @@ describe('the lathe screen', () => {
       // what is read after something was stored comes slowly
       [events]: async () => {
         if (++reads > 1 && !answer) await new Promise<void>((done) => (answer = done));
-        return answers[events]!() as { body: unknown };
+        return answers[events]!();
       },
     });
     const { user } = shownInApp(<RunScreen />, { at: `/batches/${batch.id}/run`, path: '/batches/:id/run' });

@@ -1,6 +1,7 @@
 import { Button, Modal } from 'antd';
 import { useState } from 'react';
 import { ChooseField, type Side } from './ChooseField.js';
+import type { FieldLabels } from './fieldWords.js';
 import { withChoice, type Merged } from './merge.js';
 import './saving.css';
 
@@ -17,15 +18,20 @@ interface BothChangedDialogProps<T> {
   question: Question<T> | null;
   /** mine can be kept as a thing of its own */
   canDuplicate: boolean;
+  labels: FieldLabels | undefined;
 }
 
 /** Fields that two changed side by side; nothing is saved before each is chosen, nothing typed is lost. */
-export function BothChangedDialog<T>({ question, canDuplicate }: BothChangedDialogProps<T>) {
+export function BothChangedDialog<T>({ question, ...rest }: BothChangedDialogProps<T>) {
   if (!question) return null;
-  return <Asking question={question} canDuplicate={canDuplicate} />;
+  return <Asking question={question} {...rest} />;
 }
 
-function Asking<T>({ question, canDuplicate }: { question: Question<T>; canDuplicate: boolean }) {
+interface AskingProps<T> extends BothChangedDialogProps<T> {
+  question: Question<T>;
+}
+
+function Asking<T>({ question, canDuplicate, labels }: AskingProps<T>) {
   const { merged, by, at, answer } = question;
   const { value, conflicts } = merged;
   const [sides, setSides] = useState<Side[]>(() => conflicts.map(() => 'mine'));
@@ -67,6 +73,7 @@ function Asking<T>({ question, canDuplicate }: { question: Question<T>; canDupli
           key={field.path.join('/')}
           within={value}
           field={field}
+          labels={labels}
           by={by}
           side={sides[i] ?? 'mine'}
           onChoose={(side) => setSides(sides.map((s, j) => (j === i ? side : s)))}

@@ -2,8 +2,18 @@ import { DIMENSION_KEYS, dimensionWords, nameOf, type DimensionKey, type Element
 
 const isDimension = (key: string): key is DimensionKey => (DIMENSION_KEYS as string[]).includes(key);
 
+/** What a field is called on the screen where it is edited, and the unit of a plain number in it. */
+export interface FieldLabel {
+  label: string;
+  /** `mm` is shown as the person reads lengths */
+  unit?: string;
+}
+
+/** The labels of one kind of thing, by the path of a field; undefined where the screen has none. */
+export type FieldLabels = (path: readonly string[]) => FieldLabel | undefined;
+
 /** What a field is called to the person who changed it: the thing it belongs to, then the field. */
-export function fieldWords(value: unknown, path: readonly string[]): string {
+export function fieldWords(value: unknown, path: readonly string[], labels?: FieldLabels): string {
   const things: string[] = [];
   let field: string | null = null;
   let at: unknown = value;
@@ -14,6 +24,7 @@ export function fieldWords(value: unknown, path: readonly string[]): string {
     if (thing !== undefined) things.push(thing);
     field = Array.isArray(holder) ? null : keyWords(holder, step);
   }
+  field = field && (labels?.(path)?.label ?? field);
   // the nearest thing says where it is; what holds that is plumbing
   return [things.at(-1), field].filter((w) => w !== null && w !== undefined).join(', ') || 'all of it';
 }

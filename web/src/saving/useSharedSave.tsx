@@ -5,6 +5,7 @@ import { ApiProblem } from '../api/problem.js';
 import { clockHere } from '../ui/clock.js';
 import { BothChangedDialog, type Question } from './BothChangedDialog.js';
 import type { Versioned } from './drafts.js';
+import type { FieldLabels } from './fieldWords.js';
 import { merged } from './merge.js';
 
 /** How one kind of thing is saved over a version of it. */
@@ -15,6 +16,8 @@ export interface Saving<T, Answer> {
   fetch: () => Promise<Versioned<T>>;
   /** keeps mine as a thing of its own, where that can be */
   duplicate?: (value: T) => Promise<unknown>;
+  /** what its fields are called on its screen */
+  labels?: FieldLabels;
   /** queries that are asked anew afterwards */
   stale: string[];
 }
@@ -91,7 +94,11 @@ export function useSharedSave<T, Answer>(saving: Saving<T, Answer>) {
     onSuccess: () => Promise.all(saving.stale.map((key) => client.invalidateQueries({ queryKey: [key] }))),
   });
   const dialog: ReactNode = (
-    <BothChangedDialog question={question} canDuplicate={saving.duplicate !== undefined} />
+    <BothChangedDialog
+      question={question}
+      canDuplicate={saving.duplicate !== undefined}
+      labels={saving.labels}
+    />
   );
   return { ...mutation, dialog };
 }

@@ -1,8 +1,10 @@
-import { DRYING_SCHOOLS, type DryingBundle, type DryingSchool, keysOf } from '@compas/core';
-import { Button, Input, InputNumber, Select } from 'antd';
-import { useState } from 'react';
+import { DRYING_SCHOOLS, type DryingBundle, keysOf } from '@compas/core';
+import { Button, InputNumber, Select } from 'antd';
 import { useNavigate } from 'react-router';
 import { layBundle, useChange } from '../api/queries.js';
+import { KeptHere } from '../saving/KeptHere.js';
+import { useKeptForm } from '../saving/useKeptForm.js';
+import { TextField } from '../ui/TextField.js';
 import { Trouble } from '../ui/Trouble.js';
 import type { ShopHabits } from './useShopHabits.js';
 
@@ -12,32 +14,40 @@ interface BundleFormProps {
   onDone: () => void;
 }
 
+/** What is typed of a bundle: what it weighs is its first weighing. */
+type Laid = Omit<DryingBundle, 'itemId' | 'air' | 'weighings'> & { grams: number | null };
+
+const FRESH: Laid = {
+  label: '',
+  materialId: 'birch',
+  pieces: 6,
+  school: 'dry',
+  target: 12,
+  startMoisture: null,
+  grams: null,
+};
+
 /** A bundle as it is laid down to dry. */
 export function BundleForm({ habits, today, onDone }: BundleFormProps) {
-  const [label, setLabel] = useState('');
-  const [materialId, setMaterial] = useState('birch');
-  const [pieces, setPieces] = useState(6);
-  const [school, setSchool] = useState<DryingSchool>('dry');
-  const [target, setTarget] = useState(12);
-  const [startMoisture, setStart] = useState<number | null>(null);
-  const [grams, setGrams] = useState<number | null>(null);
+  const form = useKeptForm('drying/new', { value: FRESH, version: 0 });
+  const { grams, ...laid } = form.mine;
+  const set = (change: Partial<Laid>) => form.set({ ...form.mine, ...change });
   const lay = useChange(layBundle, 'drying');
   const navigate = useNavigate();
+  const close = () => {
+    form.drop();
+    onDone();
+  };
   const bundle: DryingBundle = {
-    label,
+    ...laid,
     itemId: null,
-    materialId,
-    pieces,
-    school,
-    target,
-    startMoisture,
     air: null,
     weighings: grams === null ? [] : [{ day: today, grams }],
   };
-  const number = (words: string, value: number | null, set: (v: number | null) => void, width = 100) => (
+  const number = (words: string, value: number | null, change: (v: number | null) => void) => (
     <label>
       {words}
-      <InputNumber aria-label={words} value={value} min={1} onChange={set} style={{ width }} />
+      <InputNumber aria-label={words} value={value} min={1} onChange={change} className="w-date" />
     </label>
   );
   return (
@@ -48,57 +58,54 @@ export function BundleForm({ habits, today, onDone }: BundleFormProps) {
         e.preventDefault();
         lay.mutate(bundle, {
           onSuccess: ({ id }) => {
-            onDone();
+            close();
             void navigate(`/stock/drying/${id}`);
           },
         });
       }}
     >
+      <KeptHere at={form.keptAt} room={form.room} onTakeBack={form.takeBack} />
       <div className="row fields">
-        <label>
-          What it is
-          <Input
-            aria-label="What it is"
-            value={label}
-            maxLength={120}
-            onChange={(e) => setLabel(e.target.value)}
-            style={{ width: 230 }}
-          />
-        </label>
+        <TextField
+          label="What it is"
+          value={laid.label}
+          onChange={(label) => set({ label })}
+          width="w-phrase"
+        />
         <label>
           Wood
           <Select
             aria-label="Wood"
             showSearch={{ optionFilterProp: 'label' }}
-            value={materialId}
-            onChange={setMaterial}
+            value={laid.materialId}
+            onChange={(materialId) => set({ materialId })}
             options={habits.materials
               .filter((m) => m.family === 'wood')
               .map((m) => ({ value: m.id, label: m.name }))}
-            style={{ width: 170 }}
+            className="w-name"
           />
         </label>
-        {number('Pieces', pieces, (v) => v !== null && setPieces(v))}
+        {number('Pieces', laid.pieces, (v) => v !== null && set({ pieces: v }))}
         <label>
           School
           <Select
             aria-label="School of drying"
-            value={school}
-            onChange={setSchool}
+            value={laid.school}
+            onChange={(school) => set({ school })}
             options={keysOf(DRYING_SCHOOLS).map((s) => ({ value: s, label: DRYING_SCHOOLS[s].name }))}
-            style={{ width: 220 }}
+            className="w-phrase"
           />
         </label>
-        {number('Until, %', target, (v) => v !== null && setTarget(v))}
-        {number('Moisture now, if measured, %', startMoisture, setStart, 200)}
-        {number('Weighs, g', grams, setGrams, 120)}
+        {number('Until, %', laid.target, (v) => v !== null && set({ target: v }))}
+        {number('Moisture now, if measured, %', laid.startMoisture, (v) => set({ startMoisture: v }))}
+        {number('Weighs, g', grams, (v) => set({ grams: v }))}
       </div>
       <Trouble error={lay.error} />
       <div className="row">
-        <Button type="primary" htmlType="submit" disabled={label === ''} loading={lay.isPending}>
+        <Button type="primary" htmlType="submit" disabled={laid.label === ''} loading={lay.isPending}>
           Lay it down
         </Button>
-        <Button onClick={onDone}>Leave it</Button>
+        <Button onClick={close}>Leave it</Button>
       </div>
     </form>
   );

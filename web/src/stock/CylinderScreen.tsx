@@ -21,7 +21,7 @@ export default function CylinderScreen() {
       <h1>The round that is in an odd piece</h1>
       <Segmented
         aria-label="What kind of piece"
-        style={{ alignSelf: 'flex-start' }}
+        className="self-start"
         value={how}
         onChange={setHow}
         options={[

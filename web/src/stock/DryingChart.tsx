@@ -1,19 +1,6 @@
 import { dayAfter, daysBetween, moistureOn, type DryingBundle, type DryingForecast } from '@compas/core';
-import { LineChart, ScatterChart } from 'echarts/charts';
-import { GridComponent, MarkAreaComponent, MarkLineComponent, TooltipComponent } from 'echarts/components';
-import { init, use as withParts } from 'echarts/core';
-import { SVGRenderer } from 'echarts/renderers';
-import { useEffect, useRef } from 'react';
-
-withParts([
-  LineChart,
-  ScatterChart,
-  GridComponent,
-  TooltipComponent,
-  MarkAreaComponent,
-  MarkLineComponent,
-  SVGRenderer,
-]);
+import { useMemo } from 'react';
+import { Chart } from '../ui/Chart.js';
 
 interface DryingChartProps {
   bundle: DryingBundle;
@@ -23,26 +10,8 @@ interface DryingChartProps {
 
 /** Moisture over the days: weighed, by the curve, until the target; the days it may fall on shaded. */
 export default function DryingChart({ bundle, forecast, today }: DryingChartProps) {
-  const ref = useRef<HTMLDivElement>(null);
-  useEffect(() => {
-    if (!ref.current) return;
-    const chart = init(ref.current, null, { renderer: 'svg' });
-    chart.setOption(optionsFor(bundle, forecast, today));
-    const observer = new ResizeObserver(() => chart.resize());
-    observer.observe(ref.current);
-    return () => {
-      observer.disconnect();
-      chart.dispose();
-    };
-  }, [bundle, forecast, today]);
-  return (
-    <div
-      ref={ref}
-      style={{ height: 270 }}
-      role="img"
-      aria-label={`Moisture of ${bundle.label} over the days`}
-    />
-  );
+  const option = useMemo(() => optionsFor(bundle, forecast, today), [bundle, forecast, today]);
+  return <Chart option={option} label={`Moisture of ${bundle.label} over the days`} size="tall" />;
 }
 
 function optionsFor(bundle: DryingBundle, forecast: DryingForecast, today: string) {
@@ -65,12 +34,6 @@ function optionsFor(bundle: DryingBundle, forecast: DryingForecast, today: strin
     label: { formatter: name, position: 'insideEndTop' as const },
   });
   return {
-    animation: false,
-    textStyle: {
-      fontFamily: "'Atkinson Hyperlegible Next Variable', sans-serif",
-      color: '#1c322d',
-      fontSize: 13,
-    },
     grid: { left: 50, right: 20, top: 16, bottom: 28 },
     tooltip: { trigger: 'axis', valueFormatter: (v: unknown) => `${Number(v).toFixed(1)} %` },
     xAxis: { type: 'time', min: first, max: day(until) },

@@ -147,7 +147,7 @@ function BundleView({ kept, habits, today }: BundleProps) {
       <Weighings kept={kept} today={today} />
       <Trouble error={takeOff.error} />
       <Button
-        style={{ alignSelf: 'flex-start' }}
+        className="self-start"
         onClick={() => takeOff.mutate(kept.id, { onSuccess: () => void navigate('/stock/drying') })}
       >
         Take it off the drying shelf

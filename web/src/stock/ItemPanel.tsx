@@ -65,7 +65,7 @@ function Move({ held: { item, amount } }: { held: HeldStock }) {
       <div className="row fields">
         <label>
           {unitOf(item)}
-          <InputNumber aria-label="Amount" value={much} min={0} onChange={setMuch} style={{ width: 90 }} />
+          <InputNumber aria-label="Amount" value={much} min={0} onChange={setMuch} className="w-figure" />
         </label>
         <Select
           aria-label="What happened"
@@ -75,7 +75,7 @@ function Move({ held: { item, amount } }: { held: HeldStock }) {
             if (k === 'corrected') setMuch(amount);
           }}
           options={choicesOf(HAND_MOVES)}
-          style={{ width: 220 }}
+          className="w-phrase"
         />
       </div>
       <Input
@@ -133,7 +133,7 @@ function BadPlaces({ held, habits }: { held: HeldStock; habits: ShopHabits }) {
             aria-label={`What it is, place ${i + 1}`}
             value={zone.why}
             maxLength={60}
-            style={{ width: 110 }}
+            className="w-date"
             onChange={(e) => set(i, { why: e.target.value })}
           />
           <Button

@@ -49,7 +49,7 @@ export default function LogScreen() {
           value={held.item.id}
           onChange={(log) => void navigate(`/stock/logs/${log}`)}
           options={logs.map((h) => ({ value: h.item.id, label: h.item.label }))}
-          style={{ minWidth: 260 }}
+          className="w-line"
         />
       </div>
       <Splitting key={held.item.id} held={held} log={held.item} habits={habits} />

@@ -81,7 +81,7 @@ export function MaterialForm({ material, onDone }: { material: Material; onDone:
               min={least}
               max={most}
               onChange={(v) => set(field, v)}
-              style={{ width: 150 }}
+              className="w-word"
             />
           </label>
         ))}
@@ -93,7 +93,7 @@ export function MaterialForm({ material, onDone }: { material: Material; onDone:
               value={now[field] as string}
               maxLength={120}
               onChange={(e) => set(field, e.target.value)}
-              style={{ width: 330 }}
+              className="w-line"
             />
           </label>
         ))}
@@ -105,7 +105,7 @@ export function MaterialForm({ material, onDone }: { material: Material; onDone:
               value={now[field]}
               onChange={(v) => set(field, v)}
               options={choicesOf(DUST_HAZARDS)}
-              style={{ width: 140 }}
+              className="w-word"
             />
           </label>
         ))}
@@ -121,7 +121,7 @@ export function MaterialForm({ material, onDone }: { material: Material; onDone:
             value={source}
             maxLength={120}
             onChange={(e) => setSource(e.target.value)}
-            style={{ width: 210 }}
+            className="w-phrase"
           />
         </label>
         <label>
@@ -131,7 +131,7 @@ export function MaterialForm({ material, onDone }: { material: Material; onDone:
             value={certainty}
             onChange={setCertainty}
             options={choicesFrom(CERTAINTIES)}
-            style={{ width: 170 }}
+            className="w-name"
           />
         </label>
       </div>

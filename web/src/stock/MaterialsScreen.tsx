@@ -38,7 +38,7 @@ export default function MaterialsScreen() {
               placeholder="name, use, grain"
               value={wanted}
               onChange={(e) => setWanted(e.target.value)}
-              style={{ width: 190 }}
+              className="w-name"
             />
             <Select
               aria-label="What it is made of"
@@ -47,7 +47,7 @@ export default function MaterialsScreen() {
               value={family}
               onChange={(f: Material['family'] | undefined) => setFamily(f ?? null)}
               options={[...new Set(MATERIALS.map((m) => m.family))].map((f) => ({ value: f, label: f }))}
-              style={{ width: 160 }}
+              className="w-name"
             />
           </span>
         </div>

@@ -69,7 +69,7 @@ export function SplitRecord({ held, wish, way, moisture, target, habits }: Split
             min={1}
             precision={0}
             onChange={setBillets}
-            style={{ width: 110 }}
+            className="w-date"
           />
         </label>
         <Checkbox checked={dries} onChange={(e) => setDries(e.target.checked)}>
@@ -84,7 +84,7 @@ export function SplitRecord({ held, wish, way, moisture, target, habits }: Split
                 value={school}
                 onChange={setSchool}
                 options={keysOf(DRYING_SCHOOLS).map((s) => ({ value: s, label: DRYING_SCHOOLS[s].name }))}
-                style={{ width: 220 }}
+                className="w-phrase"
               />
             </label>
             <label>
@@ -94,7 +94,7 @@ export function SplitRecord({ held, wish, way, moisture, target, habits }: Split
                 value={grams}
                 min={1}
                 onChange={setGrams}
-                style={{ width: 120 }}
+                className="w-date"
               />
             </label>
           </>
@@ -103,7 +103,7 @@ export function SplitRecord({ held, wish, way, moisture, target, habits }: Split
       <Trouble error={record.error} />
       <Button
         type="primary"
-        style={{ alignSelf: 'flex-start' }}
+        className="self-start"
         loading={record.isPending}
         onClick={() =>
           record.mutate({ count, dries, school, grams }, { onSuccess: (to) => void navigate(to) })

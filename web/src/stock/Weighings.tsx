@@ -50,18 +50,12 @@ export function Weighings({ kept, today }: { kept: Bundle; today: string }) {
             aria-label="Day of the weighing"
             value={day}
             onChange={(e) => setDay(e.target.value)}
-            style={{ width: 130 }}
+            className="w-word"
           />
         </label>
         <label>
           Weighs, g
-          <InputNumber
-            aria-label="Weight, g"
-            value={grams}
-            min={1}
-            onChange={setGrams}
-            style={{ width: 120 }}
-          />
+          <InputNumber aria-label="Weight, g" value={grams} min={1} onChange={setGrams} className="w-date" />
         </label>
         <Button
           htmlType="submit"

@@ -3,6 +3,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { ApiProblem } from '../api/problem.js';
 import { changeStock, stockQuery, type HeldStock } from '../api/queries.js';
 import { useSharedSave } from '../saving/useSharedSave.js';
+import { stockLabel } from './stockFields.js';
 import { withoutId } from './withoutId.js';
 
 export const editedStock = ({ item, version }: HeldStock) => ({ value: withoutId(item), version });
@@ -17,6 +18,7 @@ export function useStockSave(id: string) {
       if (!held) throw new ApiProblem(404, 'Somebody took this off the shelf while you changed it.');
       return editedStock(held);
     },
+    labels: stockLabel,
     stale: ['stock'],
   });
 }

@@ -1,12 +1,7 @@
 import { formatFine, formatLength, MM_PER_INCH, type InspectedPiece, type StationSpread } from '@compas/core';
-import { LineChart } from 'echarts/charts';
-import { GridComponent, MarkAreaComponent, MarkLineComponent, TooltipComponent } from 'echarts/components';
-import { init, use as withParts } from 'echarts/core';
-import { SVGRenderer } from 'echarts/renderers';
-import { useEffect, useRef } from 'react';
+import { useMemo } from 'react';
+import { Chart } from '../ui/Chart.js';
 import { useUnits } from '../ui/units.js';
-
-withParts([LineChart, GridComponent, TooltipComponent, MarkAreaComponent, MarkLineComponent, SVGRenderer]);
 
 const SHAPE = { good: 'circle', fat: 'triangle', thin: 'rect' };
 const SHADE = { good: '#17695c', fat: '#8a6414', thin: '#a3211b' };
@@ -20,19 +15,8 @@ export default function StationChart({
   pieces: readonly InspectedPiece[];
 }) {
   const { units } = useUnits();
-  const ref = useRef<HTMLDivElement>(null);
   const { station, trend } = spread;
-  useEffect(() => {
-    if (!ref.current) return;
-    const chart = init(ref.current, null, { renderer: 'svg' });
-    chart.setOption(optionsFor(spread, pieces, units));
-    const observer = new ResizeObserver(() => chart.resize());
-    observer.observe(ref.current);
-    return () => {
-      observer.disconnect();
-      chart.dispose();
-    };
-  }, [spread, pieces, units]);
+  const option = useMemo(() => optionsFor(spread, pieces, units), [spread, pieces, units]);
   return (
     <figure className="twins-chart">
       <figcaption>
@@ -42,12 +26,7 @@ export default function StationChart({
           {trend.drifts ? `, drifts ${formatFine(trend.slope, units)} a piece` : ', steady'}
         </span>
       </figcaption>
-      <div
-        ref={ref}
-        style={{ height: 170 }}
-        role="img"
-        aria-label={`Readings of ${station.label} from piece to piece`}
-      />
+      <Chart option={option} label={`Readings of ${station.label} from piece to piece`} size="low" />
     </figure>
   );
 }
@@ -64,8 +43,6 @@ function optionsFor({ station }: StationSpread, pieces: readonly InspectedPiece[
     ...points.map((p) => Math.abs(p.mm - station.finished) * 1.1),
   );
   return {
-    animation: false,
-    textStyle: { fontFamily: "'Atkinson Hyperlegible Next Variable', sans-serif", color: '#1c322d' },
     grid: { left: 58, right: 14, top: 10, bottom: 24 },
     tooltip: { trigger: 'axis' },
     xAxis: { type: 'category', data: pieces.map((p) => String(p.piece)), axisTick: { show: false } },

@@ -145,7 +145,7 @@ const VERDICT_WORDS = {
 
 function PieceTable({ verdict }: { verdict: TwinsVerdict }) {
   return (
-    <div style={{ overflowX: 'auto' }}>
+    <div className="scroll">
       <table className="table">
         <thead>
           <tr>

@@ -39,7 +39,7 @@ function WorkingPanel({ figure: { working } }: { figure: Figure }) {
       <Say text={working.rule} />
       <dl>
         {working.inputs.map((input) => (
-          <div key={input.label} style={{ display: 'contents' }}>
+          <div key={input.label} className="working-line">
             <dt>{input.label}</dt>
             <dd>
               <FigureValue value={input.value} unit={input.unit} />

@@ -24,7 +24,7 @@ export function BitsSection({ workshop, onChange }: SectionProps) {
           aria-label="Take a whole index"
           placeholder="+ take a whole index"
           value={null}
-          style={{ width: 270 }}
+          className="w-line"
           onChange={take}
           options={BIT_INDEXES.map((index) => ({ value: index.id, label: index.words }))}
         />

@@ -84,7 +84,7 @@ function Cell<T extends { id: string }>({ item, column, label, onChange }: CellP
           aria-label={label}
           value={String(value ?? '')}
           maxLength={80}
-          style={{ width: column.wide ? 230 : 120 }}
+          className={column.wide ? 'w-phrase' : 'w-date'}
           onChange={(e) => set(e.target.value)}
         />
       );
@@ -94,7 +94,7 @@ function Cell<T extends { id: string }>({ item, column, label, onChange }: CellP
           aria-label={label}
           value={String(value ?? '')}
           maxLength={40}
-          style={{ width: 110 }}
+          className="w-date"
           onChange={(e) => set(e.target.value === '' ? undefined : e.target.value)}
         />
       );
@@ -121,7 +121,7 @@ function Cell<T extends { id: string }>({ item, column, label, onChange }: CellP
           precision={0}
           suffix={column.unit}
           onChange={(n) => n !== null && set(n)}
-          style={{ width: 130 }}
+          className="w-word"
         />
       );
     case 'choice':
@@ -129,7 +129,7 @@ function Cell<T extends { id: string }>({ item, column, label, onChange }: CellP
         <Select
           aria-label={label}
           value={String(value)}
-          style={{ width: 160 }}
+          className="w-name"
           onChange={set}
           options={column.choices.map((c) => ({ value: c, label: c }))}
         />
@@ -154,7 +154,7 @@ function OptionalLength({
       </Button>
     );
   return (
-    <span className="row" style={{ gap: 0, flexWrap: 'nowrap' }}>
+    <span className="row gap-none one-line">
       <LengthInput label={label} value={{ mm: value }} onChange={({ mm }) => onChange(mm)} />
       <Button type="text" size="small" aria-label={`Take away: ${label}`} onClick={() => onChange(undefined)}>
         ✕

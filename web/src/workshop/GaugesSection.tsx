@@ -1,18 +1,13 @@
-import { copyingOf, type Copying, type Workshop } from '@compas/core';
+import { copyingOf, keysOf, type Workshop } from '@compas/core';
 import { LengthInput } from '../ui/LengthInput.js';
 import { gaugeKind } from './columns.js';
 import { EquipmentTable } from './EquipmentTable.js';
+import { COPYING_WORDS } from './words.js';
 
 interface SectionProps {
   workshop: Workshop;
   onChange: (workshop: Workshop) => void;
 }
-
-const COPYING_WORDS: Record<keyof Copying, string> = {
-  stylus: 'Radius of the stylus, 0 for a knife',
-  cutter: 'Radius of the cutter’s nose',
-  templateKerf: 'Kerf that cuts templates and gauges',
-};
 
 /** Gauges, callipers, and the copying attachment. */
 export function GaugesSection({ workshop, onChange }: SectionProps) {
@@ -27,7 +22,7 @@ export function GaugesSection({ workshop, onChange }: SectionProps) {
       <section className="equipment column">
         <h2>Copying attachment</h2>
         <div className="row fields">
-          {(Object.keys(COPYING_WORDS) as (keyof Copying)[]).map((key) => (
+          {keysOf(COPYING_WORDS).map((key) => (
             <LengthInput
               key={key}
               label={COPYING_WORDS[key]}
@@ -38,7 +33,7 @@ export function GaugesSection({ workshop, onChange }: SectionProps) {
           ))}
         </div>
         {copying.stylus > copying.cutter && (
-          <p role="alert" style={{ color: '#a3211b' }}>
+          <p role="alert" className="bad">
             ■ A stylus larger than the cutter cuts corners off. Take one of the cutter’s radius or less.
           </p>
         )}

@@ -1,7 +1,7 @@
 import {
-  type Allowances,
   BATCHING_SCHOOLS,
   DRILL_MOMENTS,
+  keysOf,
   SPEED_SCHOOLS,
   UNITS,
   type WorkingWindow,
@@ -11,21 +11,12 @@ import { Button, Input, InputNumber, Select, TimePicker } from 'antd';
 import dayjs from 'dayjs';
 import { LengthInput } from '../ui/LengthInput.js';
 import { choicesOf } from '../ui/choices.js';
+import { ALLOWANCE_WORDS, BAND_WORDS, HABIT_WORDS, SCHOOL_WORDS } from './words.js';
 
 interface SectionProps {
   workshop: Workshop;
   onChange: (workshop: Workshop) => void;
 }
-
-const ALLOWANCE_WORDS: Record<keyof Allowances, string> = {
-  skim: 'Skim, on the diameter',
-  centring: 'Centring error',
-  wasteDrive: 'Waste at the drive',
-  wasteTail: 'Waste at the tail',
-  parting: 'Parting, per piece',
-  leastWall: 'Thinnest wall round a hole',
-  holeRoom: 'Room at the bottom of a hole',
-};
 
 /** Habits: units, schools, allowances. */
 export function HabitsSection({ workshop, onChange }: SectionProps) {
@@ -35,41 +26,41 @@ export function HabitsSection({ workshop, onChange }: SectionProps) {
       <h2>Habits</h2>
       <div className="row fields">
         <label>
-          Lengths are read in
+          {HABIT_WORDS.units}
           <Select
-            aria-label="Lengths are read in"
+            aria-label={HABIT_WORDS.units}
             value={workshop.units}
-            style={{ width: 180 }}
+            className="w-name"
             onChange={(units) => onChange({ ...workshop, units })}
             options={choicesOf(UNITS)}
           />
         </label>
         <label>
-          Speed school
+          {SCHOOL_WORDS.speed}
           <Select
-            aria-label="Speed school"
+            aria-label={SCHOOL_WORDS.speed}
             value={schools.speed}
-            style={{ width: 200 }}
+            className="w-phrase"
             onChange={(speed) => onChange({ ...workshop, schools: { ...schools, speed } })}
             options={choicesOf(SPEED_SCHOOLS)}
           />
         </label>
         <label>
-          A batch goes
+          {SCHOOL_WORDS.batching}
           <Select
-            aria-label="A batch goes"
+            aria-label={SCHOOL_WORDS.batching}
             value={schools.batching}
-            style={{ width: 180 }}
+            className="w-name"
             onChange={(batching) => onChange({ ...workshop, schools: { ...schools, batching } })}
             options={choicesOf(BATCHING_SCHOOLS)}
           />
         </label>
         <label>
-          Holes are drilled
+          {SCHOOL_WORDS.drilling}
           <Select
-            aria-label="Holes are drilled"
+            aria-label={SCHOOL_WORDS.drilling}
             value={schools.drilling ?? 'square blank'}
-            style={{ width: 180 }}
+            className="w-name"
             onChange={(drilling) => onChange({ ...workshop, schools: { ...schools, drilling } })}
             options={DRILL_MOMENTS.map((m) => ({
               value: m,
@@ -79,20 +70,20 @@ export function HabitsSection({ workshop, onChange }: SectionProps) {
         </label>
         {(['low', 'high'] as const).map((end) => (
           <label key={end}>
-            rpm × mm, {end} end
+            {BAND_WORDS[end]}
             <InputNumber
               value={speedBand[end]}
               min={1000}
               max={2_000_000}
               step={5000}
-              style={{ width: 140 }}
+              className="w-word"
               onChange={(n) => n !== null && onChange({ ...workshop, speedBand: { ...speedBand, [end]: n } })}
             />
           </label>
         ))}
       </div>
       <div className="row fields">
-        {(Object.keys(ALLOWANCE_WORDS) as (keyof Allowances)[]).map((key) => (
+        {keysOf(ALLOWANCE_WORDS).map((key) => (
           <LengthInput
             key={key}
             label={ALLOWANCE_WORDS[key]}
@@ -134,7 +125,7 @@ export function HoursSection({ workshop, onChange }: SectionProps) {
         Time zone
         <Input
           value={hours.timeZone}
-          style={{ width: 240 }}
+          className="w-phrase"
           maxLength={60}
           onChange={(e) => onChange({ ...workshop, hours: { ...hours, timeZone: e.target.value } })}
         />
@@ -143,10 +134,10 @@ export function HoursSection({ workshop, onChange }: SectionProps) {
         const weekday = i + 1;
         return (
           <div key={day} className="row">
-            <span style={{ width: 110 }}>{day}</span>
+            <span className="w-date">{day}</span>
             {hours.windows.map((w, index) =>
               w.weekday !== weekday ? null : (
-                <span key={index} className="row" style={{ gap: 4 }}>
+                <span key={index} className="row gap-hair">
                   <TimePicker.RangePicker
                     format={CLOCK}
                     minuteStep={5}

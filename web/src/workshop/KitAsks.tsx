@@ -39,7 +39,7 @@ export function KitAsks({ kit, workshop }: { kit: Kit; workshop: Workshop }) {
           size="small"
           value={material.id}
           showSearch={{ optionFilterProp: 'label' }}
-          style={{ width: 150 }}
+          className="w-word"
           onChange={setMaterialId}
           options={materials.map((m) => ({ value: m.id, label: m.name }))}
         />

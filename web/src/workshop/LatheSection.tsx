@@ -2,6 +2,7 @@ import { type Drive, DRIVE_KINDS, type Workshop } from '@compas/core';
 import { Button, Input, InputNumber, Select } from 'antd';
 import { LengthInput } from '../ui/LengthInput.js';
 import { choicesOf } from '../ui/choices.js';
+import { LATHE_WORDS } from './words.js';
 
 interface SectionProps {
   workshop: Workshop;
@@ -27,15 +28,15 @@ export function LatheSection({ workshop, onChange }: SectionProps) {
       <h2>Lathe</h2>
       <div className="row fields">
         <label>
-          Name
+          {LATHE_WORDS.name}
           <Input value={lathe.name} maxLength={80} onChange={(e) => set({ name: e.target.value })} />
         </label>
         <label>
-          Driven by
+          {LATHE_WORDS.drive}
           <Select
-            aria-label="Driven by"
+            aria-label={LATHE_WORDS.drive}
             value={lathe.drive.kind}
-            style={{ width: 220 }}
+            className="w-phrase"
             onChange={(kind) => set({ drive: FRESH_DRIVE[kind] })}
             options={choicesOf(DRIVE_KINDS)}
           />
@@ -44,31 +45,31 @@ export function LatheSection({ workshop, onChange }: SectionProps) {
       </div>
       <div className="row fields">
         <LengthInput
-          label="Swing over the bed (diameter)"
+          label={LATHE_WORDS.swing}
           showLabel
           value={{ mm: lathe.swing }}
           onChange={({ mm }) => set({ swing: mm })}
         />
         <LengthInput
-          label="Between centres"
+          label={LATHE_WORDS.betweenCentres}
           showLabel
           value={{ mm: lathe.betweenCentres }}
           onChange={({ mm }) => set({ betweenCentres: mm })}
         />
         <Measured
-          label="Swing over the rest’s banjo"
+          label={LATHE_WORDS.overRest}
           mm={lathe.overRest}
           usual={lathe.swing}
           onChange={(overRest) => set({ overRest })}
         />
         <Measured
-          label="The quill goes out"
+          label={LATHE_WORDS.quillTravel}
           mm={lathe.quillTravel}
           usual={USUAL_QUILL}
           onChange={(quillTravel) => set({ quillTravel })}
         />
         <label>
-          Spindle thread
+          {LATHE_WORDS.spindleThread}
           <Input
             value={lathe.spindleThread}
             maxLength={40}
@@ -76,7 +77,7 @@ export function LatheSection({ workshop, onChange }: SectionProps) {
           />
         </label>
         <label>
-          Taper
+          {LATHE_WORDS.taper}
           <Input value={lathe.taper} maxLength={40} onChange={(e) => set({ taper: e.target.value })} />
         </label>
       </div>
@@ -131,7 +132,7 @@ function DriveFields({ drive, onChange }: { drive: Drive; onChange: (drive: Driv
       <Input
         key={drive.speeds.join()}
         defaultValue={drive.speeds.join(' ')}
-        style={{ width: 260 }}
+        className="w-line"
         onBlur={(e) =>
           onChange({
             kind: 'pulleys',

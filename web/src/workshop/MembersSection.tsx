@@ -55,7 +55,7 @@ export function MembersSection() {
         <Select
           aria-label="Invite as"
           value={role}
-          style={{ width: 280 }}
+          className="w-line"
           onChange={setRole}
           options={(Object.keys(ROLE_WORDS) as Member['role'][]).map((r) => ({
             value: r,
@@ -102,7 +102,7 @@ function AnotherWorkshop() {
           placeholder="Name"
           value={name}
           maxLength={80}
-          style={{ width: 280 }}
+          className="w-line"
           onChange={(e) => setName(e.target.value)}
         />
         <Button onClick={begin} disabled={name.trim() === ''} loading={create.isPending}>

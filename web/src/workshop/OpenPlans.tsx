@@ -33,7 +33,7 @@ export function OpenPlans({ workshop }: { workshop: Workshop }) {
       <h2>Open plans</h2>
       {loaded.length === 0 && <p className="soft">No open plan depends on the workshop now.</p>}
       {loaded.map((batch) => (
-        <div key={batch.id} className="finding" style={{ gridTemplateColumns: '1fr' }}>
+        <div key={batch.id} className="finding unsigned">
           <Link to={`/batches/${batch.id}/stock`}>{batch.name}</Link>
           <OneDifference words={differences.get(batch.id)} left={stepsLeft(batch)} />
         </div>
@@ -46,7 +46,7 @@ function OneDifference({ words, left }: { words: string[] | undefined; left: str
   if (words === undefined) return null;
   if (words.length === 0) return <span className="soft">Goes on as planned. {left}</span>;
   return (
-    <ul style={{ margin: 0, paddingLeft: 18 }}>
+    <ul className="plain-list">
       {words.map((w) => (
         <li key={w}>
           <Say text={w} />

@@ -1,19 +1,7 @@
-import { sawingOf, type Sawing, type Workshop } from '@compas/core';
+import { keysOf, sawingOf, type Workshop } from '@compas/core';
 import { Checkbox, Input } from 'antd';
 import { LengthInput } from '../ui/LengthInput.js';
-
-type SawingLength = Exclude<keyof Sawing, 'offcutsCarryCost'>;
-
-const SAWING_WORDS: Record<SawingLength, string> = {
-  ripKerf: 'Kerf of the rip saw',
-  crossKerf: 'Kerf of the crosscut saw',
-  surfacing: 'Planed off each face and edge',
-  endTrim: 'Cut off each end of new stock',
-  leastOffcutLength: 'Keep offcuts this long',
-  leastOffcutWidth: 'and this wide',
-  leaveOversize: 'Leave stock this much too thick',
-  splitDrift: 'A split drifts, over a metre',
-};
+import { HABIT_WORDS, SAWING_WORDS } from './words.js';
 
 /** How stock is sawn and split here, and what it is paid in. */
 export function SawingSection({
@@ -28,7 +16,7 @@ export function SawingSection({
     <section className="equipment column">
       <h2>Saws and stock</h2>
       <div className="row fields">
-        {(Object.keys(SAWING_WORDS) as SawingLength[]).map((key) => (
+        {keysOf(SAWING_WORDS).map((key) => (
           <LengthInput
             key={key}
             label={SAWING_WORDS[key]}
@@ -46,12 +34,12 @@ export function SawingSection({
           Offcuts keep a share of what their board cost
         </Checkbox>
         <label>
-          Stock is paid in
+          {HABIT_WORDS.currency}
           <Input
-            aria-label="Stock is paid in"
+            aria-label={HABIT_WORDS.currency}
             value={workshop.currency ?? 'EUR'}
             maxLength={3}
-            style={{ width: 90 }}
+            className="w-figure"
             onChange={(e) => onChange({ ...workshop, currency: e.target.value.toUpperCase() })}
           />
         </label>

@@ -1,12 +1,13 @@
-import type { NewKit } from '@compas/core';
+import type { KitKind, NewKit } from '@compas/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { ApiProblem } from '../api/problem.js';
 import { heldKitsQuery, saveKit } from '../api/queries.js';
 import { useSharedSave } from '../saving/useSharedSave.js';
+import { kitLabel } from './fieldLabels.js';
 import { withoutId } from './withoutId.js';
 
 /** Saves a kit of the list, with what others change meanwhile. */
-export function useKitSave(id: string) {
+export function useKitSave(id: string, kind: KitKind) {
   const client = useQueryClient();
   return useSharedSave<NewKit, unknown>({
     save: (kit, basedOn) => saveKit({ id, kit, basedOn }),
@@ -17,6 +18,7 @@ export function useKitSave(id: string) {
       if (!there) throw new ApiProblem(404, 'Somebody took this kit from the list while you changed it.');
       return { value: withoutId(there.kit), version: there.version };
     },
+    labels: (path) => kitLabel(kind, path),
     stale: ['kits', 'stock'],
   });
 }

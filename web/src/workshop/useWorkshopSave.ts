@@ -2,6 +2,7 @@ import type { Workshop } from '@compas/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { saveWorkshop, workshopQuery, type WorkshopDetail } from '../api/queries.js';
 import { useSharedSave } from '../saving/useSharedSave.js';
+import { workshopLabel } from './fieldLabels.js';
 
 /** What of the workshop is saved together. */
 export interface EditedWorkshop {
@@ -20,6 +21,7 @@ export function useWorkshopSave() {
   return useSharedSave<EditedWorkshop, WorkshopDetail>({
     save: (value, basedOn) => saveWorkshop({ ...value, basedOn }),
     fetch: async () => editedWorkshop(await client.fetchQuery({ ...workshopQuery, staleTime: 0 })),
+    labels: workshopLabel,
     stale: ['workshop', 'session'],
   });
 }

@@ -1,0 +1,23 @@
+import { useCallback, useState } from 'react';
+import { dropDraft, type Versioned } from './drafts.js';
+import { unsaved, useDraft } from './useDraft.js';
+
+/**
+ * A form whose fields lie on this device until they are saved or given up.
+ * @param thing what the form is about, such as `stock/…`
+ * @param there as it lies on the server when the form opens; version 0 for something new
+ */
+export function useKeptForm<T>(thing: string, there: Versioned<T>) {
+  const [opened] = useState(there);
+  const [before, setBefore] = useState(() => unsaved<T>(thing));
+  const [mine, set] = useState<T>(before?.value ?? opened.value);
+  const { base, changed, saved, room } = useDraft(thing, opened, mine);
+  const takeBack = useCallback(() => {
+    set(opened.value);
+    saved(opened);
+    setBefore(null);
+  }, [opened, saved]);
+  /** Saved or given up: nothing of it is kept here any more. */
+  const drop = useCallback(() => dropDraft(thing), [thing]);
+  return { mine, set, base, changed, room, keptAt: changed ? (before?.at ?? null) : null, takeBack, drop };
+}
