@@ -1,7 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import { Button, Form } from 'antd';
 import { useNavigate, useParams } from 'react-router';
-import { acceptInvitation, invitation, joinAs, sessionQuery, useChange } from '../api/queries.js';
+import { acceptInvitation, invitation, joinAs, sessionQuery } from '../api/session.js';
+import { useChange } from '../api/useChange.js';
 import type { Schemas } from '../api/problem.js';
 import { Trouble } from '../ui/Trouble.js';
 import { PersonFields } from './SignIn.js';

@@ -3,14 +3,9 @@ import { Segmented, Select } from 'antd';
 import type { Units } from '@compas/core';
 import { Suspense } from 'react';
 import { Navigate, NavLink, Outlet, useLocation, useNavigate } from 'react-router';
-import {
-  enterWorkshop,
-  sessionQuery,
-  signOut,
-  useChange,
-  workshopQuery,
-  type Session,
-} from '../api/queries.js';
+import { enterWorkshop, sessionQuery, signOut, type Session } from '../api/session.js';
+import { useChange } from '../api/useChange.js';
+import { workshopQuery } from '../api/workshop.js';
 import { Trouble } from '../ui/Trouble.js';
 import { UnitsProvider, useUnits } from '../ui/units.js';
 import { Keys } from './Keys.js';

@@ -1,7 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { Link } from 'react-router';
-import { batchesQuery, putAwayBatch, useChange, workshopQuery, type BatchSummary } from '../api/queries.js';
+import { batchesQuery, putAwayBatch, type BatchSummary } from '../api/batches.js';
+import { useChange } from '../api/useChange.js';
+import { workshopQuery } from '../api/workshop.js';
 import { clockWords, dayWords, onClock } from '../ui/clock.js';
 import { Say } from '../ui/Length.js';
 import { useNow } from '../ui/useNow.js';

@@ -11,7 +11,8 @@ import {
 } from '@compas/core';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
-import { dryingQuery, kitsQuery, stockQuery, type Bundle } from '../api/queries.js';
+import { dryingQuery, stockQuery, type Bundle } from '../api/stock.js';
+import { kitsQuery } from '../api/workshop.js';
 import { onClock } from '../ui/clock.js';
 import { Findings } from '../ui/Findings.js';
 

@@ -1,15 +1,15 @@
-import { compareOutlines, differenceInWords } from '@compas/core';
+import { compareOutlines, differenceInWords, type Comparison } from '@compas/core';
 import { useQuery } from '@tanstack/react-query';
 import { InputNumber, Segmented, Select } from 'antd';
 import { lazy, Suspense, useMemo } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { patternQuery } from '../api/queries.js';
+import { patternQuery } from '../api/patterns.js';
 import { OverlayLayer } from '../strip/partLayers.js';
 import { Strip } from '../strip/Strip.js';
 import { FineLength, Length, Say } from '../ui/Length.js';
 import { Trouble } from '../ui/Trouble.js';
 import '../plan/plan.css';
-import { useThings } from './things.js';
+import { useThings, type Thing } from './things.js';
 
 const DifferenceChart = lazy(() => import('./DifferenceChart.js'));
 
@@ -35,8 +35,6 @@ export default function CompareScreen() {
   );
   if (error) return <Trouble error={error} />;
   if (!pattern.data || !first || !second || !comparison) return null;
-  const options = things.map((t) => ({ value: t.id, label: t.label }));
-  const { largest, typical, longer } = comparison;
   const words = first.body && second.body ? differenceInWords(first.body, second.body) : [];
   return (
     <div className="column">
@@ -45,80 +43,11 @@ export default function CompareScreen() {
           Compare <Link to={`/patterns/${id}`}>{pattern.data.name}</Link>
         </h1>
       </div>
-      <div className="band" role="group" aria-label="What is compared">
-        <label>
-          This
-          <Select
-            aria-label="This"
-            className="w-line"
-            value={first.id}
-            options={options}
-            onChange={(v) => set('a', v)}
-          />
-        </label>
-        <label>
-          with that, drawn as a line
-          <Select
-            aria-label="With that"
-            className="w-line"
-            value={second.id}
-            options={options}
-            onChange={(v) => set('b', v)}
-          />
-        </label>
-        <label>
-          laid on each other at
-          <Segmented
-            aria-label="Laid on each other at"
-            value={byFar ? 'far' : 'reference'}
-            onChange={(by) => set('by', by)}
-            options={[
-              { value: 'reference', label: 'the reference end' },
-              { value: 'far', label: 'the far end' },
-            ]}
-          />
-        </label>
-        <label>
-          moved by, mm
-          <InputNumber
-            aria-label="Moved by"
-            className="w-figure"
-            step={0.5}
-            value={shift}
-            onChange={(v) => set('shift', String(v ?? 0))}
-          />
-        </label>
-      </div>
+      <PairBand things={things} first={first} second={second} shift={shift} byFar={byFar} set={set} />
       <Strip outline={first.outline} holes={[]} tone="honey" headstockEnd="reference" tallest={290}>
         <OverlayLayer outline={second.outline} shift={placed} />
       </Strip>
-      <div className="row">
-        <span className="sheet">
-          <span className="soft">largest difference on the diameter</span>{' '}
-          <b>
-            <FineLength mm={Math.abs(largest.difference)} />
-          </b>{' '}
-          {Math.abs(largest.difference) > 0.005 && (
-            <>
-              {largest.difference > 0 ? 'thicker' : 'thinner'} <span className="soft">at</span>{' '}
-              <Length mm={largest.x} />
-            </>
-          )}
-        </span>
-        <span className="sheet">
-          <span className="soft">typical</span> <FineLength mm={typical} />
-        </span>
-        <span className="sheet">
-          <span className="soft">length</span>{' '}
-          {Math.abs(longer) < 0.005 ? (
-            'the same'
-          ) : (
-            <>
-              <Length mm={Math.abs(longer)} /> {longer > 0 ? 'longer' : 'shorter'}
-            </>
-          )}
-        </span>
-      </div>
+      <Summary comparison={comparison} />
       <Suspense fallback={null}>
         <DifferenceChart comparison={comparison} />
       </Suspense>
@@ -134,6 +63,100 @@ export default function CompareScreen() {
           .
         </p>
       )}
+    </div>
+  );
+}
+
+interface PairBandProps {
+  things: Thing[];
+  first: Thing;
+  second: Thing;
+  shift: number;
+  byFar: boolean;
+  /** changes one choice in the address */
+  set: (key: string, value: string) => void;
+}
+
+/** Which two are compared, and how they are laid on each other. */
+function PairBand({ things, first, second, shift, byFar, set }: PairBandProps) {
+  const options = things.map((t) => ({ value: t.id, label: t.label }));
+  return (
+    <div className="band" role="group" aria-label="What is compared">
+      <label>
+        This
+        <Select
+          aria-label="This"
+          className="w-line"
+          value={first.id}
+          options={options}
+          onChange={(v) => set('a', v)}
+        />
+      </label>
+      <label>
+        with that, drawn as a line
+        <Select
+          aria-label="With that"
+          className="w-line"
+          value={second.id}
+          options={options}
+          onChange={(v) => set('b', v)}
+        />
+      </label>
+      <label>
+        laid on each other at
+        <Segmented
+          aria-label="Laid on each other at"
+          value={byFar ? 'far' : 'reference'}
+          onChange={(by) => set('by', by)}
+          options={[
+            { value: 'reference', label: 'the reference end' },
+            { value: 'far', label: 'the far end' },
+          ]}
+        />
+      </label>
+      <label>
+        moved by, mm
+        <InputNumber
+          aria-label="Moved by"
+          className="w-figure"
+          step={0.5}
+          value={shift}
+          onChange={(v) => set('shift', String(v ?? 0))}
+        />
+      </label>
+    </div>
+  );
+}
+
+/** How far the two differ, in three figures. */
+function Summary({ comparison: { largest, typical, longer } }: { comparison: Comparison }) {
+  return (
+    <div className="row">
+      <span className="sheet">
+        <span className="soft">largest difference on the diameter</span>{' '}
+        <b>
+          <FineLength mm={Math.abs(largest.difference)} />
+        </b>{' '}
+        {Math.abs(largest.difference) > 0.005 && (
+          <>
+            {largest.difference > 0 ? 'thicker' : 'thinner'} <span className="soft">at</span>{' '}
+            <Length mm={largest.x} />
+          </>
+        )}
+      </span>
+      <span className="sheet">
+        <span className="soft">typical</span> <FineLength mm={typical} />
+      </span>
+      <span className="sheet">
+        <span className="soft">length</span>{' '}
+        {Math.abs(longer) < 0.005 ? (
+          'the same'
+        ) : (
+          <>
+            <Length mm={Math.abs(longer)} /> {longer > 0 ? 'longer' : 'shorter'}
+          </>
+        )}
+      </span>
     </div>
   );
 }

@@ -12,15 +12,9 @@ import {
 } from '@compas/core';
 import { useQueries, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import {
-  batchesOfQuery,
-  batchQuery,
-  patternsQuery,
-  revisionsQuery,
-  samplesQuery,
-  type BatchDetail,
-  type Sample,
-} from '../api/queries.js';
+import { type BatchDetail } from '../api/batch.js';
+import { batchesOfQuery, batchQuery } from '../api/batches.js';
+import { patternsQuery, revisionsQuery, samplesQuery, type Sample } from '../api/patterns.js';
 
 /** Something with an outline that can be laid over another. */
 export interface Thing {

@@ -1,7 +1,8 @@
 import { pointsOf } from '@compas/core';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
-import { removeSample, samplesQuery, useChange } from '../api/queries.js';
+import { removeSample, samplesQuery } from '../api/patterns.js';
+import { useChange } from '../api/useChange.js';
 import { Trouble } from '../ui/Trouble.js';
 import type { Measured } from './measured.js';
 

@@ -1,7 +1,7 @@
 import { type AcceptanceCheck, CHECK_KINDS, CHECK_STAGES, type CheckKind } from '@compas/core';
 import { useQuery } from '@tanstack/react-query';
 import { Button, Input, InputNumber, Select } from 'antd';
-import { checkResultsQuery } from '../api/queries.js';
+import { checkResultsQuery } from '../api/patterns.js';
 import { withNew } from './editing.js';
 import { useEditor } from './editor.js';
 import { choicesOf } from '../ui/choices.js';

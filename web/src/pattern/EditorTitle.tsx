@@ -1,6 +1,6 @@
 import { Button, Input } from 'antd';
 import { Link } from 'react-router';
-import type { Pattern } from '../api/queries.js';
+import type { Pattern } from '../api/patterns.js';
 import { ExportMenu } from './ExportMenu.js';
 import { ReshapeMenu } from './ReshapeMenu.js';
 

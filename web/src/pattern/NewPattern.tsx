@@ -9,7 +9,8 @@ import {
 import { Button, Input, Select } from 'antd';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { createPattern, useChange } from '../api/queries.js';
+import { createPattern } from '../api/patterns.js';
+import { useChange } from '../api/useChange.js';
 import { Silhouette } from '../strip/Silhouette.js';
 import { LengthInput } from '../ui/LengthInput.js';
 import { useMaterials } from '../ui/useMaterials.js';

@@ -2,7 +2,8 @@ import { checkPattern, outlineOf, type Finding, type Kit, type Stage, type Works
 import { useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useParams } from 'react-router';
-import { kitsQuery, patternQuery, workshopQuery, type Pattern } from '../api/queries.js';
+import { patternQuery, type Pattern } from '../api/patterns.js';
+import { kitsQuery, workshopQuery } from '../api/workshop.js';
 import { WorkScreen } from '../plan/WorkScreen.js';
 import { KeptHere } from '../saving/KeptHere.js';
 import { Figures } from '../ui/Figures.js';

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import type { PatternBody } from '@compas/core';
 import { memo } from 'react';
-import { revisionsQuery } from '../api/queries.js';
+import { revisionsQuery } from '../api/patterns.js';
 import { Say } from '../ui/Length.js';
 
 /** What changed from revision to revision, in words; an old one can be taken up again. */

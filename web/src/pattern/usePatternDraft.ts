@@ -3,7 +3,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { App } from 'antd';
 import { useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { createPattern, patternQuery, savePattern, type Pattern } from '../api/queries.js';
+import { createPattern, patternQuery, savePattern, type Pattern } from '../api/patterns.js';
 import { unsaved, useDraft } from '../saving/useDraft.js';
 import { useSharedSave } from '../saving/useSharedSave.js';
 import { useHistory } from './useHistory.js';

@@ -3,16 +3,11 @@ import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
-import {
-  createBatch,
-  dryingQuery,
-  kitsQuery,
-  patternQuery,
-  useChange,
-  workshopQuery,
-  type Bundle,
-  type Pattern,
-} from '../api/queries.js';
+import { createBatch } from '../api/batches.js';
+import { patternQuery, type Pattern } from '../api/patterns.js';
+import { dryingQuery, type Bundle } from '../api/stock.js';
+import { useChange } from '../api/useChange.js';
+import { kitsQuery, workshopQuery } from '../api/workshop.js';
 import type { Kit, Workshop } from '@compas/core';
 import { Figures } from '../ui/Figures.js';
 import { Findings } from '../ui/Findings.js';

@@ -21,14 +21,8 @@ const CLOCK = 'HH:mm';
 const DRY_STOCK = 'dry';
 
 /** The order and its choices, always in sight while the plan is being made. */
-export function OrderBand({
-  draft: { order, schools, customer },
-  workshop,
-  set,
-  parts,
-  woods,
-  children,
-}: OrderBandProps) {
+export function OrderBand({ draft, workshop, set, parts, woods, children }: OrderBandProps) {
+  const { order, customer } = draft;
   return (
     <div className="band" role="group" aria-label="Order">
       <label>
@@ -75,6 +69,22 @@ export function OrderBand({
           className="w-word"
         />
       </label>
+      <WoodFields draft={draft} workshop={workshop} set={set} woods={woods} />
+      <WayFields draft={draft} set={set} />
+      <span className="band-do">{children}</span>
+    </div>
+  );
+}
+
+/** What it is made of and how its surface is left. */
+function WoodFields({
+  draft: { order },
+  workshop,
+  set,
+  woods,
+}: Pick<OrderBandProps, 'draft' | 'workshop' | 'set' | 'woods'>) {
+  return (
+    <>
       <label>
         Material
         <Select
@@ -117,6 +127,14 @@ export function OrderBand({
           className="w-word"
         />
       </label>
+    </>
+  );
+}
+
+/** How the batch goes through the shop. */
+function WayFields({ draft: { order, schools }, set }: Pick<OrderBandProps, 'draft' | 'set'>) {
+  return (
+    <>
       <label>
         Speed school
         <Select
@@ -161,7 +179,6 @@ export function OrderBand({
           onChange={(n) => set('per', n === null ? null : String(n))}
         />
       </label>
-      <span className="band-do">{children}</span>
-    </div>
+    </>
   );
 }

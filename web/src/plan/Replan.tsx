@@ -2,14 +2,11 @@ import { airOf, dryingWood } from '@compas/core';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useEffect, useState } from 'react';
-import {
-  dryingQuery,
-  kitsQuery,
-  replanBatch,
-  useChange,
-  workshopQuery,
-  type BatchDetail,
-} from '../api/queries.js';
+import { type BatchDetail } from '../api/batch.js';
+import { replanBatch } from '../api/batches.js';
+import { dryingQuery } from '../api/stock.js';
+import { useChange } from '../api/useChange.js';
+import { kitsQuery, workshopQuery } from '../api/workshop.js';
 import { Say } from '../ui/Length.js';
 import { Trouble } from '../ui/Trouble.js';
 import { planning } from '../workers/usePlan.js';

@@ -2,7 +2,8 @@ import type { Blank, PartPlan } from '@compas/core';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { Link } from 'react-router';
-import { moveStock, stockQuery, useChange, type HeldStock } from '../api/queries.js';
+import { moveStock, stockQuery, type HeldStock } from '../api/stock.js';
+import { useChange } from '../api/useChange.js';
 import { Length, Say } from '../ui/Length.js';
 import { Trouble } from '../ui/Trouble.js';
 

@@ -7,7 +7,7 @@ import {
   type RunEventBody,
   type Step,
 } from '@compas/core';
-import type { BatchDetail } from '../api/queries.js';
+import type { BatchDetail } from '../api/batch.js';
 import { DrillLayer } from '../strip/fittingLayers.js';
 import { StepLayer } from '../strip/layers.js';
 import { Strip } from '../strip/Strip.js';

@@ -1,5 +1,5 @@
 import { contradictions, type Finding, type RunEvent } from '@compas/core';
-import type { BatchDetail } from '../api/queries.js';
+import type { BatchDetail } from '../api/batch.js';
 
 /** What somebody has to look at in the records of a batch: contradictions, and what was set aside. */
 export function recordFindings(batch: BatchDetail, events: readonly RunEvent[]): Finding[] {

@@ -4,7 +4,7 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { loadBatch } from '../api/batch.js';
 import { ApiProblem } from '../api/problem.js';
 import { randomId } from '../api/randomId.js';
-import type { BatchDetail } from '../api/queries.js';
+import type { BatchDetail } from '../api/batch.js';
 import {
   deviceId,
   enqueue,

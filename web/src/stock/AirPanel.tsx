@@ -2,7 +2,7 @@ import { airFigure } from '@compas/core';
 import { useQuery } from '@tanstack/react-query';
 import { Button, InputNumber } from 'antd';
 import { useState } from 'react';
-import { workshopQuery } from '../api/queries.js';
+import { workshopQuery } from '../api/workshop.js';
 import { Figures } from '../ui/Figures.js';
 import { Trouble } from '../ui/Trouble.js';
 import { editedWorkshop, useWorkshopSave } from '../workshop/useWorkshopSave.js';

@@ -1,7 +1,8 @@
 import { DRYING_SCHOOLS, type DryingBundle, keysOf } from '@compas/core';
 import { Button, InputNumber, Select } from 'antd';
 import { useNavigate } from 'react-router';
-import { layBundle, useChange } from '../api/queries.js';
+import { layBundle } from '../api/stock.js';
+import { useChange } from '../api/useChange.js';
 import { KeptHere } from '../saving/KeptHere.js';
 import { useKeptForm } from '../saving/useKeptForm.js';
 import { TextField } from '../ui/TextField.js';

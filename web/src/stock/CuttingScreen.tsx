@@ -3,16 +3,9 @@ import { useQuery } from '@tanstack/react-query';
 import { Button, Checkbox } from 'antd';
 import { useMemo, useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
-import {
-  batchesQuery,
-  madeQuery,
-  type Made,
-  cuttingsQuery,
-  keepCutting,
-  stockQuery,
-  useChange,
-  type BatchSummary,
-} from '../api/queries.js';
+import { batchesQuery, madeQuery, type Made, type BatchSummary } from '../api/batches.js';
+import { cuttingsQuery, keepCutting, stockQuery } from '../api/stock.js';
+import { useChange } from '../api/useChange.js';
 import { Findings } from '../ui/Findings.js';
 import { Sizes } from '../ui/Sizes.js';
 import { moneyWords } from '../ui/moneyWords.js';
@@ -86,8 +79,6 @@ function Planning({ batches, made, stock, habits }: PlanningProps) {
   const findings = useMemo(() => (demand.length > 0 ? cutFindings(input) : []), [demand.length, input]);
   const blocked = findings.some((f) => f.id.startsWith('stock.kerf'));
   const stale = state.kind === 'done' && studyKey(state.input) !== studyKey(input);
-  const toggle = (list: string[], id: string) =>
-    list.includes(id) ? list.filter((x) => x !== id) : [...list, id];
   if (wanted.length === 0)
     return (
       <div className="column">
@@ -98,46 +89,20 @@ function Planning({ batches, made, stock, habits }: PlanningProps) {
   return (
     <div className="column">
       <h1>Cut blanks for</h1>
-      <ul className="cut-wants" aria-label="Orders">
-        {wanted.map((w) => (
-          <li key={w.demand.id}>
-            <Checkbox
-              checked={chosen.includes(w.demand.id)}
-              onChange={() => choose(toggle(chosen, w.demand.id))}
-            >
-              <b>{w.batch.name}</b>, {w.batch.customer}:{' '}
-              {spare && w.spare.count > w.demand.count
-                ? `${w.demand.count} and ${w.spare.count - w.demand.count} spare`
-                : w.demand.count}{' '}
-              of <Sizes mm={[w.demand.section, w.demand.section, w.demand.length]} />,{' '}
-              {materialName(habits.materials, w.demand.materialId)}
-            </Checkbox>
-          </li>
-        ))}
-      </ul>
+      <Orders
+        wanted={wanted}
+        chosen={chosen}
+        spare={spare}
+        habits={habits}
+        onToggle={(id) => choose(toggle(chosen, id))}
+      />
       <Checkbox checked={spare} onChange={(e) => setSpare(e.target.checked)}>
         Cut spares for what is usually rejected ({ratesOf(wanted, chosen)})
       </Checkbox>
       <Checkbox checked={octagons} onChange={(e) => setOctagons(e.target.checked)}>
         Saw the corners off to octagons where a plan roughs them so
       </Checkbox>
-      <details className="sheet" open={left.length > 0}>
-        <summary>
-          From {input.stock.length} of {dry.length} kinds of stock on the shelf
-          {wet.length > 0 && `; still too wet: ${wet.join(', ')}`}
-        </summary>
-        <ul className="cut-from">
-          {dry.map((s) => (
-            <li key={s.id}>
-              <Checkbox checked={!left.includes(s.id)} onChange={() => leave(toggle(left, s.id))}>
-                {s.pieces} × {s.label},{' '}
-                <Sizes mm={s.form === 'rod' ? [s.width, s.length] : [s.thickness, s.width, s.length]} />
-                {s.cost !== null && `, ${moneyWords(s.cost, habits.currency)} each`}
-              </Checkbox>
-            </li>
-          ))}
-        </ul>
-      </details>
+      <FromStock dry={dry} wet={wet} left={left} habits={habits} onToggle={(id) => leave(toggle(left, id))} />
       {findings.length > 0 && <Findings findings={findings} empty="" />}
       <div className="row">
         <Button
@@ -175,6 +140,67 @@ function Planning({ batches, made, stock, habits }: PlanningProps) {
         />
       )}
     </div>
+  );
+}
+
+const toggle = (list: string[], id: string) =>
+  list.includes(id) ? list.filter((x) => x !== id) : [...list, id];
+
+interface OrdersProps {
+  wanted: readonly WantedBlanks[];
+  chosen: readonly string[];
+  /** spares are cut too */
+  spare: boolean;
+  habits: ShopHabits;
+  onToggle: (id: string) => void;
+}
+
+/** The orders that wait for blanks; each is cut now or left. */
+function Orders({ wanted, chosen, spare, habits, onToggle }: OrdersProps) {
+  return (
+    <ul className="cut-wants" aria-label="Orders">
+      {wanted.map((w) => (
+        <li key={w.demand.id}>
+          <Checkbox checked={chosen.includes(w.demand.id)} onChange={() => onToggle(w.demand.id)}>
+            <b>{w.batch.name}</b>, {w.batch.customer}:{' '}
+            {spare && w.spare.count > w.demand.count
+              ? `${w.demand.count} and ${w.spare.count - w.demand.count} spare`
+              : w.demand.count}{' '}
+            of <Sizes mm={[w.demand.section, w.demand.section, w.demand.length]} />,{' '}
+            {materialName(habits.materials, w.demand.materialId)}
+          </Checkbox>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+interface FromStockProps extends Pick<ReturnType<typeof cuttable>, 'dry' | 'wet'> {
+  left: readonly string[];
+  habits: ShopHabits;
+  onToggle: (id: string) => void;
+}
+
+/** What on the shelf it may be cut from. */
+function FromStock({ dry, wet, left, habits, onToggle }: FromStockProps) {
+  return (
+    <details className="sheet" open={left.length > 0}>
+      <summary>
+        From {dry.length - left.length} of {dry.length} kinds of stock on the shelf
+        {wet.length > 0 && `; still too wet: ${wet.join(', ')}`}
+      </summary>
+      <ul className="cut-from">
+        {dry.map((s) => (
+          <li key={s.id}>
+            <Checkbox checked={!left.includes(s.id)} onChange={() => onToggle(s.id)}>
+              {s.pieces} × {s.label},{' '}
+              <Sizes mm={s.form === 'rod' ? [s.width, s.length] : [s.thickness, s.width, s.length]} />
+              {s.cost !== null && `, ${moneyWords(s.cost, habits.currency)} each`}
+            </Checkbox>
+          </li>
+        ))}
+      </ul>
+    </details>
   );
 }
 

@@ -1,6 +1,7 @@
 import { type NewStockItem, parsePrice, priceText } from '@compas/core';
 import { Button, Input, InputNumber } from 'antd';
-import { receiveStock, useChange, type HeldStock } from '../api/queries.js';
+import { receiveStock, type HeldStock } from '../api/stock.js';
+import { useChange } from '../api/useChange.js';
 import { KeptHere } from '../saving/KeptHere.js';
 import { useKeptForm } from '../saving/useKeptForm.js';
 import { TextField } from '../ui/TextField.js';

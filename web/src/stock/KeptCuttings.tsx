@@ -1,7 +1,8 @@
 import { cutStockOf, studyKey, type CutStock, type Sawing } from '@compas/core';
 import { Button, Popconfirm } from 'antd';
 import { Link, useNavigate } from 'react-router';
-import { recordCutting, removeCutting, useChange, type Cutting, type HeldStock } from '../api/queries.js';
+import { recordCutting, removeCutting, type Cutting, type HeldStock } from '../api/stock.js';
+import { useChange } from '../api/useChange.js';
 import { Trouble } from '../ui/Trouble.js';
 import { CutResult } from './CutResult.js';
 import type { ShopHabits } from './useShopHabits.js';

@@ -2,7 +2,7 @@ import { LEDGER_KINDS } from '@compas/core';
 import { keepPreviousData, useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { Button, Input } from 'antd';
 import { useDeferredValue, useState } from 'react';
-import { balanceQuery, ledgerPagesQuery } from '../api/queries.js';
+import { balanceQuery, ledgerPagesQuery } from '../api/stock.js';
 import { moneyWords } from '../ui/moneyWords.js';
 import { useShopHabits } from './useShopHabits.js';
 

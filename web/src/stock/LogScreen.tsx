@@ -15,7 +15,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Button, Checkbox, InputNumber, Select } from 'antd';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { stockQuery, type HeldStock } from '../api/queries.js';
+import { stockQuery, type HeldStock } from '../api/stock.js';
 import { Findings } from '../ui/Findings.js';
 import { Length, Say } from '../ui/Length.js';
 import { LengthInput } from '../ui/LengthInput.js';

@@ -1,28 +1,14 @@
-import { CERTAINTIES, type Certainty, DUST_HAZARDS, type Material, type MaterialField } from '@compas/core';
+import { CERTAINTIES, type Certainty, type Material } from '@compas/core';
 import { useQuery } from '@tanstack/react-query';
-import { Button, Checkbox, Input, InputNumber, Select } from 'antd';
+import { Button, Input, Select } from 'antd';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { workshopQuery } from '../api/queries.js';
+import { workshopQuery } from '../api/workshop.js';
 import { Trouble } from '../ui/Trouble.js';
-import { choicesFrom, choicesOf } from '../ui/choices.js';
+import { choicesFrom } from '../ui/choices.js';
+import { MaterialFields } from './MaterialFields.js';
 import { editedWorkshop, useWorkshopSave } from '../workshop/useWorkshopSave.js';
 
-const NUMBERS: [MaterialField, string, number, number][] = [
-  ['density', 'Density at 12 %, g/cm³', 0.05, 3],
-  ['shrinkRadial', 'Shrinks across the rings, %', 0, 25],
-  ['shrinkTangential', 'Shrinks along the rings, %', 0, 25],
-  ['stiffness', 'Stiffness, MPa', 100, 100_000],
-  ['hardness', 'Hardness, N', 10, 100_000],
-  ['startGrit', 'First grit, P', 40, 2000],
-  ['sandingAllowance', 'Sanding takes off, mm', 0, 5],
-];
-const TEXTS: [MaterialField, string][] = [
-  ['grain', 'Grain'],
-  ['tool', 'Usual tool'],
-  ['drilling', 'Drilling'],
-  ['uses', 'Used for'],
-];
 /** A value that this workshop knows better, or a material it adds; each change says where it is from. */
 export function MaterialForm({ material, onDone }: { material: Material; onDone: () => void }) {
   const workshop = useQuery(workshopQuery);
@@ -62,57 +48,7 @@ export function MaterialForm({ material, onDone }: { material: Material; onDone:
         keep();
       }}
     >
-      <div className="row fields">
-        <label>
-          Name
-          <Input
-            aria-label="Name of the material"
-            value={now.name}
-            maxLength={60}
-            onChange={(e) => set('name', e.target.value)}
-          />
-        </label>
-        {NUMBERS.map(([field, words, least, most]) => (
-          <label key={field}>
-            {words}
-            <InputNumber
-              aria-label={words}
-              value={now[field] as number | null}
-              min={least}
-              max={most}
-              onChange={(v) => set(field, v)}
-              className="w-word"
-            />
-          </label>
-        ))}
-        {TEXTS.map(([field, words]) => (
-          <label key={field}>
-            {words}
-            <Input
-              aria-label={words}
-              value={now[field] as string}
-              maxLength={120}
-              onChange={(e) => set(field, e.target.value)}
-              className="w-line"
-            />
-          </label>
-        ))}
-        {(['dust', 'skin'] as const).map((field) => (
-          <label key={field}>
-            {field === 'dust' ? 'Dust' : 'On the skin'}
-            <Select
-              aria-label={field === 'dust' ? 'Dust' : 'On the skin'}
-              value={now[field]}
-              onChange={(v) => set(field, v)}
-              options={choicesOf(DUST_HAZARDS)}
-              className="w-word"
-            />
-          </label>
-        ))}
-        <Checkbox checked={now.oily} onChange={(e) => set('oily', e.target.checked)}>
-          Oily
-        </Checkbox>
-      </div>
+      <MaterialFields material={now} set={set} />
       <div className="row fields">
         <label>
           How we know

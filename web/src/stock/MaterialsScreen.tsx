@@ -3,7 +3,7 @@ import { Button, Input, Select } from 'antd';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { workshopQuery } from '../api/queries.js';
+import { workshopQuery } from '../api/workshop.js';
 import { MaterialForm } from './MaterialForm.js';
 import { useShopHabits } from './useShopHabits.js';
 

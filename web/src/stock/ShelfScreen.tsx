@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Button, Checkbox } from 'antd';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { stockQuery, type HeldStock } from '../api/queries.js';
+import { stockQuery, type HeldStock } from '../api/stock.js';
 import { Sizes } from '../ui/Sizes.js';
 import { moneyWords } from '../ui/moneyWords.js';
 import { ItemForm } from './ItemForm.js';

@@ -2,7 +2,8 @@ import { type BilletWish, DRYING_SCHOOLS, type DryingSchool, keysOf, type LogWay
 import { Button, Checkbox, InputNumber, Select } from 'antd';
 import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { layBundle, splitLog, useChange, type HeldStock } from '../api/queries.js';
+import { layBundle, splitLog, type HeldStock } from '../api/stock.js';
+import { useChange } from '../api/useChange.js';
 import { Trouble } from '../ui/Trouble.js';
 import { onClock } from '../ui/clock.js';
 import type { ShopHabits } from './useShopHabits.js';

@@ -1,7 +1,8 @@
 import { FileProblem, readStockCsv, STOCK_COLUMNS, type StockList } from '@compas/core';
 import { Button, Modal } from 'antd';
 import { useRef, useState } from 'react';
-import { receiveStock, useChange } from '../api/queries.js';
+import { receiveStock } from '../api/stock.js';
+import { useChange } from '../api/useChange.js';
 import { Trouble } from '../ui/Trouble.js';
 import { Sizes } from '../ui/Sizes.js';
 import { useUnits } from '../ui/units.js';

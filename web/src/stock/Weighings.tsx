@@ -1,7 +1,7 @@
 import { weighingProblems, type DryingBundle } from '@compas/core';
 import { Button, Input, InputNumber } from 'antd';
 import { useState } from 'react';
-import type { Bundle } from '../api/queries.js';
+import type { Bundle } from '../api/stock.js';
 import { Trouble } from '../ui/Trouble.js';
 import { editedBundle, useBundleSave } from './useBundleSave.js';
 

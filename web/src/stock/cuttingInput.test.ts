@@ -1,5 +1,6 @@
 import { newWorkshop, sawingOf, type StockItem } from '@compas/core';
-import type { BatchSummary, HeldStock } from '../api/queries.js';
+import type { BatchSummary } from '../api/batches.js';
+import type { HeldStock } from '../api/stock.js';
 import { cuttable, wantedBlanks } from './cuttingInput.js';
 
 const sawing = sawingOf(newWorkshop('UTC', 'mm'));

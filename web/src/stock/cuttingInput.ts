@@ -1,5 +1,6 @@
 import { cutStockOf, rejectRate, withSpare, type CutDemand, type CutStock, type Sawing } from '@compas/core';
-import type { BatchSummary, HeldStock, Made } from '../api/queries.js';
+import type { BatchSummary, Made } from '../api/batches.js';
+import type { HeldStock } from '../api/stock.js';
 
 /** A batch whose blanks may still have to be cut. */
 export interface WantedBlanks {

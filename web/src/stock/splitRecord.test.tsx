@@ -1,7 +1,7 @@
 import { newWorkshop, sawingOf, type StockItem } from '@compas/core';
 import { screen, waitFor } from '@testing-library/react';
 import { answering, shownInApp, type Asked } from '../../test/inApp.js';
-import type { HeldStock } from '../api/queries.js';
+import type { HeldStock } from '../api/stock.js';
 import { SplitRecord } from './SplitRecord.js';
 
 const habits = {

@@ -1,7 +1,7 @@
 import { MATERIALS, newWorkshop, sawingOf, type StockItem } from '@compas/core';
 import { screen, waitFor } from '@testing-library/react';
 import { answering, choose, shownInApp } from '../../test/inApp.js';
-import type { Bundle, HeldStock } from '../api/queries.js';
+import type { Bundle, HeldStock } from '../api/stock.js';
 import { ItemForm } from './ItemForm.js';
 import { Weighings } from './Weighings.js';
 

@@ -1,7 +1,7 @@
 import type { DryingBundle } from '@compas/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { ApiProblem } from '../api/problem.js';
-import { changeBundle, dryingQuery, type Bundle } from '../api/queries.js';
+import { changeBundle, dryingQuery, type Bundle } from '../api/stock.js';
 import { useSharedSave } from '../saving/useSharedSave.js';
 
 export const editedBundle = ({ bundle, version }: Bundle) => ({ value: bundle, version });

@@ -1,7 +1,7 @@
 import { airOf, currencyOf, materialsOf, sawingOf, type Air, type Material, type Sawing } from '@compas/core';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import { workshopQuery } from '../api/queries.js';
+import { workshopQuery } from '../api/workshop.js';
 
 export interface ShopHabits {
   materials: Material[];

@@ -1,7 +1,7 @@
 import type { NewStockItem } from '@compas/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { ApiProblem } from '../api/problem.js';
-import { changeStock, stockQuery, type HeldStock } from '../api/queries.js';
+import { changeStock, stockQuery, type HeldStock } from '../api/stock.js';
 import { useSharedSave } from '../saving/useSharedSave.js';
 import { stockLabel } from './stockFields.js';
 import { withoutId } from './withoutId.js';

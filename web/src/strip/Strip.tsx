@@ -1,5 +1,5 @@
 import { type Bore, boreAt, extremes, radiusAt, type Hole, type Outline, type Tone } from '@compas/core';
-import { useId, useMemo, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
+import { memo, useId, useMemo, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
 import { FrameContext, frameFor, type Frame } from './frame.js';
 import { edgePath, halfPath, holePath, wholePath } from './paths.js';
 import { CrossHoleLayer, SquareLayer } from './partLayers.js';
@@ -36,12 +36,14 @@ interface StripProps {
   handles?: ReactNode;
 }
 
+const NO_BORES: readonly Bore[] = [];
+
 /** The work lying on the lathe: outside above the axis, section with its holes below. */
 export function Strip(props: StripProps) {
   const {
     outline,
     holes,
-    bores = [],
+    bores = NO_BORES,
     tone,
     headstockEnd,
     before = 0,
@@ -71,8 +73,6 @@ export function Strip(props: StripProps) {
     [width, outline.length, largest, before, after, headstockEnd, tallest],
   );
   const frame = useHeldFrame(fitted, held);
-  const tint = TONES[tone];
-  const fade = useId();
   const move = (event: PointerEvent<SVGSVGElement>) => setCursor(xUnder(event, frame));
   const onKeyDown = (event: KeyboardEvent) => {
     const step = (event.shiftKey ? 5 : 1) * (headstockEnd === 'reference' ? 1 : -1);
@@ -99,24 +99,9 @@ export function Strip(props: StripProps) {
         onPointerLeave={() => setCursor(null)}
         onKeyDown={onKeyDown}
       >
-        <defs>
-          <linearGradient id={fade} x1="0" y1="0" x2="0" y2="1">
-            <stop offset="0" stopColor="#fff" stopOpacity="0.35" />
-            <stop offset="0.55" stopColor="#fff" stopOpacity="0" />
-            <stop offset="1" stopColor="#000" stopOpacity="0.18" />
-          </linearGradient>
-        </defs>
         <FrameContext value={frame}>
           {props.behind}
-          <path d={halfPath(outline, frame, 1)} fill={tint.outside} />
-          <path d={halfPath(outline, frame, 1)} fill={`url(#${fade})`} />
-          <path d={halfPath(outline, frame, -1)} fill={tint.section} />
-          {holes.map((hole) => (
-            <path key={hole.id} d={holePath(hole, outline.length, frame)} className="strip-hole" />
-          ))}
-          <path d={wholePath(outline, frame)} className="strip-edge" />
-          <SquareLayer outline={outline} />
-          <CrossHoleLayer bores={bores} />
+          <Wood outline={outline} holes={holes} bores={bores} tone={tone} frame={frame} />
           {selected !== null && <Selection outline={outline} frame={frame} elementId={selected} />}
           <line x1={10} x2={frame.width - 10} y1={frame.axis} y2={frame.axis} className="strip-axis" />
           <Ruler />
@@ -144,6 +129,41 @@ export function Strip(props: StripProps) {
     </div>
   );
 }
+
+interface WoodProps {
+  outline: Outline;
+  holes: readonly Hole[];
+  bores: readonly Bore[];
+  tone: Tone;
+  frame: Frame;
+}
+
+/** The work itself; a pointer that moves or a clock that ticks does not draw it anew. */
+const Wood = memo(function Wood({ outline, holes, bores, tone, frame }: WoodProps) {
+  const tint = TONES[tone];
+  const fade = useId();
+  const upper = halfPath(outline, frame, 1);
+  return (
+    <>
+      <defs>
+        <linearGradient id={fade} x1="0" y1="0" x2="0" y2="1">
+          <stop offset="0" stopColor="#fff" stopOpacity="0.35" />
+          <stop offset="0.55" stopColor="#fff" stopOpacity="0" />
+          <stop offset="1" stopColor="#000" stopOpacity="0.18" />
+        </linearGradient>
+      </defs>
+      <path d={upper} fill={tint.outside} />
+      <path d={upper} fill={`url(#${fade})`} />
+      <path d={halfPath(outline, frame, -1)} fill={tint.section} />
+      {holes.map((hole) => (
+        <path key={hole.id} d={holePath(hole, outline.length, frame)} className="strip-hole" />
+      ))}
+      <path d={wholePath(outline, frame)} className="strip-edge" />
+      <SquareLayer outline={outline} />
+      <CrossHoleLayer bores={bores} />
+    </>
+  );
+});
 
 /** The frame as it fits, or as it was when something was taken hold of. */
 function useHeldFrame(fitted: Frame, held: boolean): Frame {

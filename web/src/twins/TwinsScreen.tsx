@@ -11,7 +11,8 @@ import {
 import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense, useMemo } from 'react';
 import { Link, useParams } from 'react-router';
-import { batchQuery, type BatchDetail } from '../api/queries.js';
+import { type BatchDetail } from '../api/batch.js';
+import { batchQuery } from '../api/batches.js';
 import { batchStage } from '../plan/BatchPlan.js';
 import { WorkScreen } from '../plan/WorkScreen.js';
 import { DeviationLayer, ENLARGED } from '../strip/layers.js';

@@ -1,6 +1,6 @@
 import { currencyOf } from '@compas/core';
 import { useQuery } from '@tanstack/react-query';
-import { workshopQuery } from '../api/queries.js';
+import { workshopQuery } from '../api/workshop.js';
 import { moneyWords } from './moneyWords.js';
 
 /** Money in minor units of the workshop's currency, as people write it where the browser is. */

@@ -1,6 +1,7 @@
 import { type Dimension, GLUE_KINDS, KIT_KINDS, type NewKit, type Workshop } from '@compas/core';
 import { Button, Input, Select } from 'antd';
-import { createKit, removeKit, useChange } from '../api/queries.js';
+import { useChange } from '../api/useChange.js';
+import { createKit, removeKit } from '../api/workshop.js';
 import { KeptHere } from '../saving/KeptHere.js';
 import { useKeptForm } from '../saving/useKeptForm.js';
 import { choicesFrom } from '../ui/choices.js';

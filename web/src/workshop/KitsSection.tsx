@@ -2,7 +2,7 @@ import { freshKit, KIT_KIND_LIST, KIT_KINDS, type KitKind, type NewKit, type Wor
 import { useQuery } from '@tanstack/react-query';
 import { Select } from 'antd';
 import { useState } from 'react';
-import { heldKitsQuery } from '../api/queries.js';
+import { heldKitsQuery } from '../api/workshop.js';
 import { Length } from '../ui/Length.js';
 import { KitForm } from './KitForm.js';
 import { withoutId } from './withoutId.js';

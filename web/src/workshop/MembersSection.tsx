@@ -8,10 +8,10 @@ import {
   membersQuery,
   removeMember,
   sessionQuery,
-  useChange,
-  workshopQuery,
   type Member,
-} from '../api/queries.js';
+} from '../api/session.js';
+import { useChange } from '../api/useChange.js';
+import { workshopQuery } from '../api/workshop.js';
 import { Trouble } from '../ui/Trouble.js';
 
 const ROLE_WORDS: Record<Member['role'], string> = {

@@ -2,7 +2,9 @@ import { nextAction, progressOf, type PlanInputs, type Workshop } from '@compas/
 import { useQueries, useQuery, type UseQueryResult } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
-import { batchesQuery, batchQuery, kitsQuery, type BatchDetail } from '../api/queries.js';
+import { type BatchDetail } from '../api/batch.js';
+import { batchesQuery, batchQuery } from '../api/batches.js';
+import { kitsQuery } from '../api/workshop.js';
 import { Say } from '../ui/Length.js';
 import { planning } from '../workers/usePlan.js';
 

@@ -3,7 +3,8 @@ import { useQuery } from '@tanstack/react-query';
 import { App, Button, Input } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { NavLink, useParams } from 'react-router';
-import { sessionQuery, workshopQuery, type WorkshopDetail } from '../api/queries.js';
+import { sessionQuery } from '../api/session.js';
+import { workshopQuery, type WorkshopDetail } from '../api/workshop.js';
 import { Trouble } from '../ui/Trouble.js';
 import {
   abrasiveKind,

@@ -1,7 +1,7 @@
 import type { KitKind, NewKit } from '@compas/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { ApiProblem } from '../api/problem.js';
-import { heldKitsQuery, saveKit } from '../api/queries.js';
+import { heldKitsQuery, saveKit } from '../api/workshop.js';
 import { useSharedSave } from '../saving/useSharedSave.js';
 import { kitLabel } from './fieldLabels.js';
 import { withoutId } from './withoutId.js';

@@ -1,6 +1,6 @@
 import type { Workshop } from '@compas/core';
 import { useQueryClient } from '@tanstack/react-query';
-import { saveWorkshop, workshopQuery, type WorkshopDetail } from '../api/queries.js';
+import { saveWorkshop, workshopQuery, type WorkshopDetail } from '../api/workshop.js';
 import { useSharedSave } from '../saving/useSharedSave.js';
 import { workshopLabel } from './fieldLabels.js';
 

@@ -1,0 +1,46 @@
+import { queryOptions } from '@tanstack/react-query';
+import { ask } from './client.js';
+import type { Schemas } from './problem.js';
+
+export type Session = Schemas['SessionView'];
+
+export type Member = Schemas['MemberView'];
+
+export const sessionQuery = queryOptions({
+  queryKey: ['session'],
+  queryFn: () => ask('get', '/api/session'),
+  staleTime: 60_000,
+});
+
+export const membersQuery = queryOptions({
+  queryKey: ['members'],
+  queryFn: () => ask('get', '/api/members'),
+});
+
+export const signIn = (body: Schemas['SignInDto']) => ask('post', '/api/session', { body });
+
+export const enterDemo = () => ask('post', '/api/session/demo');
+
+export const signOut = () => ask('delete', '/api/session');
+
+export const createAccount = (body: Schemas['NewAccountDto']) =>
+  ask('post', '/api/session/account', { body });
+
+export const createWorkshop = (body: Schemas['NewWorkshopDto']) =>
+  ask('post', '/api/session/workshops', { body });
+
+export const enterWorkshop = (workshopId: string) =>
+  ask('put', '/api/session/workshop', { body: { workshopId } });
+
+export const inviteMember = (role: Member['role']) => ask('post', '/api/members/invites', { body: { role } });
+
+export const removeMember = (id: string) => ask('delete', '/api/members/{id}', { params: { path: { id } } });
+
+export const invitation = (token: string) =>
+  ask('get', '/api/invitations/{token}', { params: { path: { token } } });
+
+export const joinAs = ({ token, ...body }: Schemas['NewPersonDto'] & { token: string }) =>
+  ask('post', '/api/invitations/{token}', { params: { path: { token } }, body });
+
+export const acceptInvitation = (token: string) =>
+  ask('post', '/api/invitations/{token}/accept', { params: { path: { token } } });
