@@ -42,6 +42,7 @@ const screens = {
   moduleNameMapper: { ...web.moduleNameMapper, '\\.css$': '<rootDir>/test/noStyles.ts' },
   testEnvironment: '<rootDir>/test/pageEnvironment.mjs',
   setupFiles: ['<rootDir>/test/page.ts'],
+  setupFilesAfterEnv: ['<rootDir>/test/patience.ts'],
 };
 
 export default { projects: [project('core', false), project('server', true), web, screens] };

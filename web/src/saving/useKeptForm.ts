@@ -18,6 +18,10 @@ export function useKeptForm<T>(thing: string, there: Versioned<T>) {
     setBefore(null);
   }, [opened, saved]);
   /** Saved or given up: nothing of it is kept here any more. */
-  const drop = useCallback(() => dropDraft(thing), [thing]);
+  const drop = () => {
+    // what waits to be written down is not written any more, also while the form is still open
+    saved({ value: mine, version: base.version });
+    dropDraft(thing);
+  };
   return { mine, set, base, changed, room, keptAt: changed ? (before?.at ?? null) : null, takeBack, drop };
 }

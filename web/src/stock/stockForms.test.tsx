@@ -14,6 +14,8 @@ const habits = {
 } as never;
 const RECEIVE = 'POST /api/stock';
 
+beforeEach(() => localStorage.clear());
+
 describe('stock that comes in', () => {
   it('is taken in as its kind, with its own sizes and a price by the unit it is bought in', async () => {
     const asked = answering({ [RECEIVE]: () => ({ body: [] }), 'GET /api/stock': () => ({ body: [] }) });
@@ -47,6 +49,27 @@ describe('stock that comes in', () => {
         },
       ],
     });
+  });
+
+  it('is still in the form when somebody looks elsewhere and comes back, until it is left', async () => {
+    answering({});
+    const form = () => shownInApp(<ItemForm held={null} habits={habits} onDone={() => undefined} />);
+    const first = form();
+    await first.user.type(screen.getByLabelText('What it is called'), 'Yew limb');
+    await first.user.type(screen.getByLabelText('Price'), '30 /');
+    await waitFor(() => expect(localStorage.getItem('compas.draft/stock/new')).toContain('30 /'));
+    first.unmount();
+    const second = form();
+    expect(screen.getByLabelText('What it is called')).toHaveProperty('value', 'Yew limb');
+    expect(screen.getByLabelText('Price')).toHaveProperty('value', '30 /');
+    expect(screen.getByRole('status').textContent).toContain('were not saved and are here again');
+    await second.user.click(screen.getByRole('button', { name: 'Take them back' }));
+    expect(screen.getByLabelText('What it is called')).toHaveProperty('value', '');
+    await second.user.type(screen.getByLabelText('What it is called'), 'Ash limb');
+    await second.user.click(screen.getByRole('button', { name: 'Leave it' }));
+    second.unmount();
+    form();
+    expect(screen.getByLabelText('What it is called')).toHaveProperty('value', '');
   });
 
   it('with a price nobody can read stays in the form, with a sentence', async () => {
