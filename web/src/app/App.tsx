@@ -4,6 +4,9 @@ import { lazy, Suspense } from 'react';
 import { createBrowserRouter, RouterProvider } from 'react-router';
 import { ApiProblem } from '../api/problem.js';
 import { dayTheme } from '../ui/theme.js';
+import { batchesQuery } from '../api/batches.js';
+import { sessionQuery } from '../api/session.js';
+import { workshopQuery } from '../api/workshop.js';
 import { Fault, NotThere } from './Fault.js';
 import { throwWithoutData } from './queries.js';
 import { Shell } from './Shell.js';
@@ -27,6 +30,14 @@ const client: QueryClient = new QueryClient({
     mutations: { networkMode: 'always' },
   },
 });
+
+// the Bench and what it shows are asked for at once, not one after the other
+if (location.pathname === '/') {
+  void import('../bench/Bench.js');
+  void client.prefetchQuery(sessionQuery);
+  void client.prefetchQuery(workshopQuery);
+  void client.prefetchQuery(batchesQuery);
+}
 
 const SignIn = lazy(() => import('../access/SignIn.js'));
 const Join = lazy(() => import('../access/Join.js'));

@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { batchesQuery, putAwayBatch, type BatchSummary } from '../api/batches.js';
 import { useChange } from '../api/useChange.js';
@@ -9,6 +10,10 @@ import { Say } from '../ui/Length.js';
 import { useNow } from '../ui/useNow.js';
 import { BenchStock } from './BenchStock.js';
 import './bench.css';
+
+/** Due first; what has no day keeps its order of making, after what has one. */
+const byDue = (a: BatchSummary, b: BatchSummary): number =>
+  a.due === b.due ? 0 : a.due === null ? 1 : b.due === null ? -1 : a.due < b.due ? -1 : 1;
 
 /** Home: what can go on now, what waits until when, what is due. One next action per batch. */
 export default function Bench() {
@@ -20,7 +25,7 @@ export default function Bench() {
   const open = batches.data;
   const waiting = open.filter((b) => b.next.kind === 'wait' && b.next.until > now);
   const finished = open.filter((b) => b.next.kind === 'finished');
-  const going = open.filter((b) => !waiting.includes(b) && !finished.includes(b));
+  const going = open.filter((b) => !waiting.includes(b) && !finished.includes(b)).sort(byDue);
   if (open.length === 0) return <EmptyBench />;
   return (
     <div className="bench">
@@ -67,15 +72,25 @@ interface GroupProps {
   now: number;
 }
 
+/** So many are in sight at once; a bench with more is a list, and is asked for. */
+const IN_SIGHT = 20;
+
 function Group({ title, empty, batches, timeZone, now }: GroupProps) {
+  const [all, showAll] = useState(false);
   if (batches.length === 0 && empty === null) return null;
+  const shown = all ? batches : batches.slice(0, IN_SIGHT);
   return (
     <section>
       <h2>{title}</h2>
       {batches.length === 0 && <p className="soft">{empty}</p>}
-      {batches.map((batch) => (
+      {shown.map((batch) => (
         <BatchRow key={batch.id} batch={batch} timeZone={timeZone} now={now} />
       ))}
+      {shown.length < batches.length && (
+        <Button type="text" onClick={() => showAll(true)}>
+          Show the other {batches.length - shown.length}
+        </Button>
+      )}
     </section>
   );
 }

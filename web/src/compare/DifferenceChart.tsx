@@ -44,7 +44,7 @@ function optionsFor({ along, largest }: Comparison, metric: boolean) {
           symbol: 'diamond',
           symbolSize: 11,
           itemStyle: { color: '#6f4f0b' },
-          label: { position: 'top', fontSize: 13, fontWeight: 600, color: '#6f4f0b' },
+          label: { position: 'left', fontSize: 13, fontWeight: 600, color: '#6f4f0b' },
           data:
             Math.abs(largest.difference) > 0.005
               ? [{ coord: [round(largest.x), round(largest.difference)], value: round(largest.difference) }]
