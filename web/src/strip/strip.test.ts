@@ -49,6 +49,19 @@ describe('the frame of the strip', () => {
   });
 });
 
+describe('waste', () => {
+  it.each(['reference', 'far'] as const)(
+    'lies 15 mm to the headstock’s side and 5 mm to the tailstock’s with the %s end at the head',
+    (headstockEnd) => {
+      const frame = frameFor({ ...wish, headstockEnd });
+      const [head, tail] = [frame.at(0), frame.at(80)].sort((a, b) => a - b) as [number, number];
+      // 100 mm of blank stand in the middle of the width
+      expect((500 - head) / frame.scale).toBeCloseTo(50 - 15, 9);
+      expect((tail - 500) / frame.scale).toBeCloseTo(50 - 5, 9);
+    },
+  );
+});
+
 describe('paths', () => {
   const frame = frameFor(wish);
 

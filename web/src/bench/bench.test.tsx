@@ -1,0 +1,100 @@
+import { screen, within } from '@testing-library/react';
+import { exampleWorkshop } from '../../../core/src/plan/exampleShop.js';
+import { answering, shownInApp } from '../../test/inApp.js';
+import type { BatchSummary } from '../api/batches.js';
+import Bench from './Bench.js';
+
+const line = (id: string, title: string) => ({ id, title, stage: 'turn' as const, wait: null, locks: [] });
+
+const batch = (i: number, rest: Partial<BatchSummary> = {}): BatchSummary => ({
+  id: `b${i}`,
+  name: `Lot ${i}`,
+  customer: 'The inn',
+  due: null,
+  patternId: 'p',
+  patternName: 'Stopper',
+  revision: 1,
+  pieces: 4,
+  planVersion: 1,
+  putAway: false,
+  plannedEnd: '2026-03-05T10:00:00',
+  stepsDone: 3,
+  stepsInAll: 12,
+  rejected: 0,
+  next: { kind: 'do', piece: 2, step: line('saw', 'Saw the blank') },
+  ...rest,
+});
+
+/** The Bench with such batches on it. */
+async function onTheBench(batches: BatchSummary[]) {
+  const asked = answering({
+    'GET /api/batches': () => ({ body: { batches, next: null } }),
+    'GET /api/workshop': () => ({
+      body: { id: 'w', name: 'Shop', version: 1, body: exampleWorkshop() },
+    }),
+    'GET /api/stock': () => ({ body: [] }),
+    'GET /api/kits': () => ({ body: { kits: [] } }),
+    'GET /api/drying': () => ({ body: [] }),
+    'PUT /api/batches/b1/put-away': () => ({ body: {} }),
+  });
+  const shown = shownInApp(<Bench />);
+  await screen.findByRole('heading', { level: 1 });
+  const group = (title: string) =>
+    within(screen.getByRole('heading', { name: title }).closest('section')!)
+      .queryAllByRole('heading', { level: 3 })
+      .map((h) => h.textContent);
+  return { ...shown, asked, group };
+}
+
+describe('the Bench', () => {
+  it('says by group what can go on, what waits and until when, and what is finished', async () => {
+    const until = Date.now() + 3_600_000;
+    const { group } = await onTheBench([
+      batch(1, { next: { kind: 'finished' } }),
+      batch(2, {
+        next: { kind: 'wait', piece: 1, step: line('turn', 'Rough it'), until, what: 'Glue cures' },
+      }),
+      batch(3),
+      // a wait that is over is work again
+      batch(4, {
+        next: {
+          kind: 'wait',
+          piece: 1,
+          step: line('turn', 'Rough it'),
+          until: 5,
+          what: 'Glue cures',
+        },
+      }),
+    ]);
+    expect(group('Can go on now')).toEqual(['Lot 3', 'Lot 4']);
+    expect(group('Waits')).toEqual(['Lot 2']);
+    expect(group('Finished, to be looked at')).toEqual(['Lot 1']);
+    expect(screen.getByText(/Glue cures/).textContent).toContain('until');
+  });
+
+  it('puts what is due first on top, and what will be late says so', async () => {
+    const { group } = await onTheBench([
+      batch(1),
+      batch(2, { due: '2026-03-20' }),
+      batch(3, { due: '2026-03-04' }),
+    ]);
+    expect(group('Can go on now')).toEqual(['Lot 3', 'Lot 2', 'Lot 1']);
+    expect(screen.getAllByText(/planned to be ready/)).toHaveLength(1);
+  });
+
+  it('shows twenty at once and the others when they are asked for', async () => {
+    const { group, user } = await onTheBench(Array.from({ length: 25 }, (_, i) => batch(i)));
+    expect(group('Can go on now')).toHaveLength(20);
+    await user.click(screen.getByRole('button', { name: 'Show the other 5' }));
+    expect(group('Can go on now')).toHaveLength(25);
+  });
+
+  it('puts a finished batch away', async () => {
+    const { user, asked } = await onTheBench([batch(1, { next: { kind: 'finished' } })]);
+    await user.click(screen.getByRole('button', { name: 'Put away' }));
+    expect(asked.find((a) => a.method === 'PUT')).toMatchObject({
+      path: '/api/batches/b1/put-away',
+      body: { putAway: true },
+    });
+  });
+});
