@@ -1,5 +1,6 @@
+import { snapshotOf } from '@compas/core';
 import { screen, within } from '@testing-library/react';
-import { exampleWorkshop } from '../../../core/src/plan/exampleShop.js';
+import { exampleInputs, exampleWorkshop } from '../../../core/src/plan/exampleShop.js';
 import { answering, shownInApp } from '../../test/inApp.js';
 import type { BatchSummary } from '../api/batches.js';
 import Bench from './Bench.js';
@@ -21,6 +22,9 @@ const batch = (i: number, rest: Partial<BatchSummary> = {}): BatchSummary => ({
   stepsDone: 3,
   stepsInAll: 12,
   rejected: 0,
+  materialId: 'ash',
+  blank: snapshotOf(exampleInputs(4)).plan.parts[0].blank,
+  octagon: false,
   next: { kind: 'do', piece: 2, step: line('saw', 'Saw the blank') },
   ...rest,
 });
