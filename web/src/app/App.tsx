@@ -34,9 +34,14 @@ const client: QueryClient = new QueryClient({
 // the Bench and what it shows are asked for at once, not one after the other
 if (location.pathname === '/') {
   void import('../bench/Bench.js');
-  void client.prefetchQuery(sessionQuery);
-  void client.prefetchQuery(workshopQuery);
-  void client.prefetchQuery(batchesQuery);
+  void client.ensureQueryData(sessionQuery).then(
+    ({ workshopId }) => {
+      if (workshopId === null) return;
+      void client.prefetchQuery(workshopQuery);
+      void client.prefetchQuery(batchesQuery);
+    },
+    () => undefined,
+  );
 }
 
 const SignIn = lazy(() => import('../access/SignIn.js'));
