@@ -11,6 +11,7 @@ const ROOMS = [
   'layout',
   'turning',
   'assembly',
+  'route',
   'batch',
   'inspect',
   'safety',
@@ -109,6 +110,13 @@ export default {
       severity: 'error',
       from: { path: '^core/src/([^/]+)/', pathNot: TEST },
       to: { path: '^core/src/([^/]+)/', pathNot: ['^core/src/$1/', '/index\\.ts$'] },
+    },
+    {
+      name: 'the-test-lathe-knows-nothing-of-the-route',
+      comment: 'It judges routes: what it makes must come from what is said alone.',
+      severity: 'error',
+      from: { path: '^core/src/route/judge/(testLathe|drawnSolid)' },
+      to: { path: '^core/src/route/' },
     },
     {
       name: 'only-applications-import-plan',

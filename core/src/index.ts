@@ -9,6 +9,7 @@ export * from './surface/index.js';
 export * from './layout/index.js';
 export * from './turning/index.js';
 export * from './assembly/index.js';
+export * from './route/index.js';
 export * from './batch/index.js';
 export * from './inspect/index.js';
 export * from './safety/index.js';

@@ -95,3 +95,4 @@ export {
 } from './fit/sample.js';
 export { fitSample, type FittedSample } from './fit/fitSample.js';
 export { latheMesh, type Mesh } from './latheMesh.js';
+export * from './body/index.js';

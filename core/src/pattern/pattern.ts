@@ -37,6 +37,23 @@ export interface TurningAxis {
   shift: Dimension;
   direction: number;
   tilt: number;
+  /** how far along the first axis the shift is and the lean begins; at the reference end when not said */
+  along?: Dimension;
+}
+
+/**
+ * Wood taken out about an axis from a flat across it: a bowl in a side, a recess in an end, an undercut. Its
+ * profile runs from the rim into the wood.
+ */
+export interface Hollow {
+  id: string;
+  name: string;
+  /** its direction is the one in which the hollow opens */
+  axis: TurningAxis;
+  /** how far along its axis the flat is that it opens in, mm */
+  rim: Dimension;
+  startDiameter: Dimension;
+  elements: Element[];
 }
 
 export const PART_ENDS = ['reference', 'far'] as const;
@@ -96,6 +113,7 @@ export interface Part {
   turnings: [Turning, ...Turning[]];
   holes: Hole[];
   crossHoles?: CrossHole[];
+  hollows?: Hollow[];
   decorations?: Decoration[];
 }
 

@@ -1,0 +1,29 @@
+export {
+  type Body,
+  type Drilled,
+  drilledReach,
+  type Flat,
+  hasWood,
+  type JoinedForm,
+  type Skin,
+  skinRadius,
+  type SawnForm,
+} from './body.js';
+export { type Unlike, unlikeSurfaces } from './bodyDifference.js';
+export { drawnBody, FINISHED, placementOf } from './drawnBody.js';
+export {
+  aboutAxis,
+  endForEnd,
+  HERE,
+  into,
+  outOf,
+  type Placement,
+  placedIn,
+  plus,
+  round,
+  sameLine,
+  seenFrom,
+  times,
+  type Vector,
+} from './space.js';
+export { STOCK } from './surface.js';

@@ -1,0 +1,152 @@
+import { placedIn, STOCK, type Placement, type Skin } from '../pattern/index.js';
+import type { Effect, Operation } from './operation.js';
+import type { PieceIn, Shop, SurfaceRef, Wood } from './shop.js';
+
+/** The shop after an operation. Woods that it does not touch are the same objects as before. */
+export const applied = (shop: Shop, operation: Operation): Shop =>
+  operation.effects.reduce((now, effect) => withEffect(now, effect, operation), shop);
+
+function withEffect(shop: Shop, effect: Effect, operation: Operation): Shop {
+  switch (effect.do) {
+    case 'stock':
+      return { ...shop, woods: [...shop.woods, effect.wood] };
+    case 'cut':
+      return changed(shop, effect.wood, (wood) => withSkin(wood, effect.skin));
+    case 'flat':
+      return changed(shop, effect.wood, (wood) =>
+        withBody(wood, { flats: [...wood.body.flats, effect.flat] }),
+      );
+    case 'drill':
+      return changed(shop, effect.wood, (wood) =>
+        withBody(wood, { drilled: [...wood.body.drilled, effect.hole] }),
+      );
+    case 'fix':
+      return changed(shop, effect.wood, (wood) => ({ ...wood, fixed: [...wood.fixed, effect.fixed] }));
+    case 'treat':
+      return changed(shop, effect.wood, (wood) => treated(wood, effect));
+    case 'dry':
+      return changed(shop, effect.wood, (wood) => ({
+        ...wood,
+        moisture: effect.moisture,
+        untrue: surfacesOf(wood),
+      }));
+    case 'hold': {
+      const { held } = effect;
+      const now = { ...shop, held };
+      return held && effect.untrue
+        ? changed(now, held.wood, (wood) => ({ ...wood, untrue: surfacesOf(wood) }))
+        : now;
+    }
+    case 'look':
+      return shop;
+    case 'wait':
+      return { ...shop, waits: [...shop.waits, effect.wait] };
+    case 'split':
+      return split(shop, effect, operation.id);
+    case 'join':
+      return joined(shop, effect, operation.id);
+  }
+}
+
+const changed = (shop: Shop, id: string, change: (wood: Wood) => Wood): Shop => ({
+  ...shop,
+  woods: shop.woods.map((wood) => (wood.id === id ? change(wood) : wood)),
+});
+
+const withBody = (wood: Wood, body: Partial<Wood['body']>): Wood => ({
+  ...wood,
+  body: { ...wood.body, ...body },
+});
+
+/** A cut runs true from then on: it was made about the axis in use. */
+const withSkin = (wood: Wood, skin: Skin): Wood => withBody(wood, { skins: [...wood.body.skins, skin] });
+
+/** Every turned surface a wood has; its stock's own never runs true. */
+const surfacesOf = (wood: Wood): string[] => wood.body.skins.map((s) => s.id);
+
+/** Sanding takes away what was left for it, on the stretch that is sanded. */
+function treated(wood: Wood, { treated: own, takes }: Extract<Effect, { do: 'treat' }>): Wood {
+  const skins = wood.body.skins.map((skin) =>
+    own.on.of === 'skin' && own.on.id === skin.id ? sanded(skin, own.on, takes) : skin,
+  );
+  return { ...withBody(wood, { skins }), treated: [...wood.treated, own] };
+}
+
+function sanded(skin: Skin, { x0, x1 }: SurfaceRef, takes: number): Skin {
+  if (takes === 0) return skin;
+  const [a, b] = [x0 - skin.axis.at[0], x1 - skin.axis.at[0]].map((x) => x * skin.axis.along[0]);
+  const [low, high] = [Math.min(a ?? 0, b ?? 0), Math.max(a ?? 0, b ?? 0)];
+  const fat = skin.fat.flatMap((f) => {
+    const inside = { x0: Math.max(f.x0, low), x1: Math.min(f.x1, high), mm: Math.max(0, f.mm - takes) };
+    if (inside.x1 <= inside.x0) return [f];
+    return [{ ...f, x1: inside.x0 }, inside, { ...f, x0: inside.x1 }].filter((s) => s.x1 > s.x0);
+  });
+  return { ...skin, fat };
+}
+
+/** Each side of a parting keeps the frame of the wood; it is bounded by the plane. */
+function split(shop: Shop, { wood: id, at, into }: Extract<Effect, { do: 'split' }>, by: string): Shop {
+  const whole = shop.woods.find((w) => w.id === id);
+  if (!whole) return shop;
+  const back: Placement = { ...at, along: [-at.along[0], -at.along[1], -at.along[2]] };
+  const sides = ([at, back] as const).map((plane) =>
+    withBody(whole, { flats: [...whole.body.flats, { id: by, at: plane }] }),
+  );
+  const along = (piece: PieceIn) =>
+    (piece.at.at[0] + piece.at.along[0] - at.at[0]) * at.along[0] < 0 ? 0 : 1;
+  const woods = into.flatMap((name, i) => {
+    const side = sides[i];
+    if (name === null || !side) return [];
+    const pieces = whole.pieces.filter((p) => along(p) === i);
+    return [{ ...side, id: name, by, pieces }];
+  });
+  const kept = into.find((name) => name !== null);
+  return {
+    ...shop,
+    woods: shop.woods.flatMap((w) => (w.id === id ? woods : [w])),
+    held: stillHeld(shop, id, at, into),
+    waits: shop.waits.map((w) => (w.wood === id && kept ? { ...w, wood: kept } : w)),
+  };
+}
+
+/** What is gripped stays held; what was cut free of it is in the hand. */
+function stillHeld(
+  { held }: Shop,
+  id: string,
+  at: Placement,
+  into: [string | null, string | null],
+): Shop['held'] {
+  if (held?.wood !== id) return held;
+  const middle = (held.drive.on.x0 + held.drive.on.x1) / 2;
+  const name = into[(middle - at.at[0]) * at.along[0] < 0 ? 0 : 1];
+  return name === null ? null : { ...held, wood: name };
+}
+
+/** Woods that are glued are one from then on; their frames lie in that of the first. */
+function joined(shop: Shop, { into, of }: Extract<Effect, { do: 'join' }>, by: string): Shop {
+  const parts = of.flatMap(({ wood, at }) => {
+    const found = shop.woods.find((w) => w.id === wood);
+    return found ? [{ wood: found, at }] : [];
+  });
+  const one: Wood = {
+    id: into,
+    by,
+    body: {
+      form: { kind: 'joined', of: parts.map(({ wood, at }) => ({ id: wood.id, body: wood.body, at })) },
+      skins: [],
+      flats: [],
+      drilled: [],
+    },
+    pieces: parts.flatMap(({ wood, at }) => wood.pieces.map((p) => ({ ...p, at: placedIn(p.at, at) }))),
+    fixed: parts.flatMap(({ wood, at }) => wood.fixed.map((f) => ({ ...f, at: placedIn(f.at, at) }))),
+    treated: [],
+    untrue: [STOCK],
+    moisture: parts.some(({ wood }) => wood.moisture === 'green') ? 'green' : 'dry',
+  };
+  const gone = new Set(of.map((o) => o.wood));
+  return {
+    woods: [...shop.woods.filter((w) => !gone.has(w.id)), one],
+    held: shop.held && gone.has(shop.held.wood) ? null : shop.held,
+    waits: shop.waits.map((w) => (gone.has(w.wood) ? { ...w, wood: into } : w)),
+  };
+}

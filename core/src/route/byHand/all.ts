@@ -1,0 +1,40 @@
+import { outlineOf, type PatternBody } from '../../pattern/index.js';
+import { judged, madeBy } from '../judge/judged.js';
+import type { Lengths, Route } from '../operation.js';
+import { play } from '../play.js';
+import { scoopLength, scoopPattern, scoopRoute } from './scoop.js';
+import { stopperPattern, stopperRoute } from './stopper.js';
+import { topRoute } from './top.js';
+import { topLengths, topPattern } from './topPattern.js';
+
+export interface ByHand {
+  name: string;
+  pattern: PatternBody;
+  route: () => Route;
+  lengths: Lengths;
+}
+
+const stopperLength = outlineOf(stopperPattern.parts[0].turnings[0]).length;
+
+/** The routes that were written by hand before there was a planner. */
+export const BY_HAND = [
+  { name: 'stopper', pattern: stopperPattern, route: stopperRoute, lengths: () => stopperLength },
+  { name: 'top', pattern: topPattern, route: topRoute, lengths: topLengths },
+  { name: 'scoop', pattern: scoopPattern, route: scoopRoute, lengths: () => scoopLength },
+] as const satisfies ByHand[];
+
+/** How many places of each part the test lathe's piece and the drawing differ in, looked at so far apart. mm */
+export function differences({ pattern, lengths }: ByHand, route: Route, pitch: number) {
+  const { woods } = play(route, lengths).end;
+  const lathe = madeBy(route.operations);
+  return pattern.parts.map((part) => {
+    const wood = woods.find((w) => w.pieces.some((p) => p.partId === part.id));
+    const index = wood?.pieces.findIndex((p) => p.partId === part.id) ?? -1;
+    const piece = wood?.pieces[index];
+    if (!wood || !piece) return { looked: 0, missing: Infinity, extra: 0 };
+    const has = (p: readonly [number, number, number]) =>
+      wood.body.form.kind === 'joined' ? lathe.partHas(wood.id, index, p) : lathe.has(wood.id, p);
+    const { looked, missing, extra } = judged(part, piece.at, has, pitch);
+    return { looked, missing: missing.length, extra: extra.length };
+  });
+}

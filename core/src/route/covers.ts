@@ -1,0 +1,146 @@
+import { len, type Finding } from '../measure/index.js';
+import {
+  type Body,
+  drawnBody,
+  nameOf,
+  outlineOf,
+  seenFrom,
+  FINISHED,
+  HERE,
+  STOCK,
+  unlikeSurfaces,
+  type Part,
+  type PatternBody,
+  type Placement,
+  type Unlike,
+} from '../pattern/index.js';
+import { bodyOfPart } from './operation.js';
+import type { PieceIn, Shop, Wood } from './shop.js';
+
+/** How far a turned surface may be off where the drawing gives no tolerance, mm on the radius. */
+const OFF = 0.15;
+
+/**
+ * Whether what is left at the end is what is drawn, as geometry: every drawn surface is looked for in the wood,
+ * and every surface of the wood in the drawing. What is drawn and not made, or made and not drawn, is a Stop.
+ */
+export function covers(end: Shop, pattern: PatternBody): Finding[] {
+  return pattern.parts.flatMap((part) => {
+    const made = end.woods.flatMap((wood) =>
+      wood.pieces.filter((p) => p.partId === part.id).map((piece) => ({ wood, piece })),
+    );
+    if (made.length === 0) return [missing(part)];
+    return made.flatMap(({ wood, piece }) => [
+      ...shapeFindings(part, wood, piece),
+      ...decorationFindings(part, wood, piece),
+    ]);
+  });
+}
+
+const missing = (part: Part): Finding => ({
+  id: `route.cover.${part.id}`,
+  severity: 'stop',
+  stage: 'turn',
+  partId: part.id,
+  what: `${part.name} is drawn and made by nothing.`,
+  why: 'No wood at the end has it.',
+  remedy: 'Make it, or take it out of the pattern.',
+});
+
+function shapeFindings(part: Part, wood: Wood, piece: PieceIn): Finding[] {
+  const drawn = drawnBody(part);
+  const left = inFrameOf(piece.at, bodyOfPart(wood.body, sourceOf(wood, piece)));
+  const lost = unlikeSurfaces(drawn, left, () => OFF);
+  const extra = unlikeSurfaces(left, drawn, () => OFF);
+  const named = lost.map((u) => drawnFinding(part, u));
+  // what is seen from both sides is said once, by the name that is drawn
+  return named.length > 0 ? named : extra.map((u) => madeFinding(part, u));
+}
+
+/** The wood that a piece was in before it was glued to others. */
+function sourceOf(wood: Wood, piece: PieceIn): string {
+  const { form } = wood.body;
+  if (form.kind !== 'joined') return wood.id;
+  return form.of[wood.pieces.indexOf(piece)]?.id ?? wood.id;
+}
+
+/** A body as a piece's own frame sees it. */
+function inFrameOf(at: Placement, body: Body): Body {
+  return {
+    form: { kind: 'joined', of: [{ id: STOCK, body, at: seenFrom(HERE, at) }] },
+    skins: [],
+    flats: [],
+    drilled: [],
+  };
+}
+
+function drawnFinding(part: Part, { by, elementId, is, places, of }: Unlike): Finding {
+  const name = drawnName(part, elementId ?? by);
+  return {
+    id: `route.cover.${part.id}.${elementId ?? by}.${is}`,
+    severity: 'stop',
+    stage: 'turn',
+    partId: part.id,
+    what:
+      is === 'proud'
+        ? `${part.name}, ${name}: drawn and not made; wood still stands there.`
+        : `${part.name}, ${name}: cut deeper than it is drawn.`,
+    why: `Of ${of} places looked at ${places} are off by more than ${len(OFF)}.`,
+    remedy: is === 'proud' ? 'Add the cut that makes it.' : 'Take back the cut that goes too deep.',
+  };
+}
+
+const madeFinding = (part: Part, { by, elementId, places, of }: Unlike): Finding => ({
+  id: `route.cover.${part.id}.made.${by}.${elementId ?? ''}`,
+  severity: 'stop',
+  stage: 'turn',
+  partId: part.id,
+  what: `${part.name}: ${by} leaves what is not drawn.`,
+  why: `Of ${of} places looked at ${places} are off by more than ${len(OFF)}.`,
+  remedy: 'Cut it away, or draw it.',
+});
+
+function drawnName(part: Part, id: string): string {
+  const elements = [...part.turnings, ...(part.hollows ?? [])].flatMap((t) => t.elements);
+  const element = elements.find((e) => e.id === id);
+  if (element) return nameOf(element);
+  const hole = [...part.holes, ...(part.crossHoles ?? []), ...(part.hollows ?? [])].find(
+    (h) => h.id === id || `${h.id}.rim` === id,
+  );
+  if (hole) return hole.name;
+  return Object.values(FINISHED).find((end) => end === id) ?? id;
+}
+
+const HOW = { 'burnt line': 'burnt', texture: 'textured', colour: 'dyed' } as const;
+
+/** A burnt line, texture or colour lies on the wood where it is drawn. */
+function decorationFindings(part: Part, wood: Wood, piece: PieceIn): Finding[] {
+  const spans = outlineSpans(part);
+  return (part.decorations ?? []).flatMap((decoration) => {
+    const span = spans.get(decoration.elementId);
+    const from = (span ?? 0) + decoration.from.mm;
+    const [a, b] = [from, from + decoration.width.mm].map((x) => piece.at.at[0] + x * piece.at.along[0]) as [
+      number,
+      number,
+    ];
+    const done = wood.treated.some(
+      (t) =>
+        t.how === HOW[decoration.kind] && t.on.x0 <= Math.min(a, b) + OFF && t.on.x1 >= Math.max(a, b) - OFF,
+    );
+    if (done) return [];
+    return [
+      {
+        id: `route.cover.${part.id}.${decoration.id}`,
+        severity: 'stop' as const,
+        stage: 'surface' as const,
+        partId: part.id,
+        what: `${part.name}: the ${decoration.kind} is drawn and made by nothing.`,
+        why: 'No surface at the end has it.',
+        remedy: 'Add it to the route, or leave it out with a reason.',
+      },
+    ];
+  });
+}
+
+const outlineSpans = (part: Part): Map<string, number> =>
+  new Map(outlineOf(part.turnings[0]).spans.map((s) => [s.element.id, s.x0]));

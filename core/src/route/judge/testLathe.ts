@@ -1,0 +1,369 @@
+/**
+ * A second, small lathe that imports nothing of the room: it holds a lump as a radius over x and angle, with what
+ * is taken out across its axis as places, and does what the figures of the operations say, from the ends that
+ * stand now. Its piece is compared with the drawing.
+ */
+interface Figure {
+  name: string;
+  mm: number;
+  from: { kind: string; side?: 'low' | 'high'; id?: string } | null;
+}
+
+/** What a person reads of an operation, and what the pieces of wood are called afterwards. */
+export interface Told {
+  id: string;
+  kind: string;
+  on: readonly string[];
+  said: readonly Figure[];
+  names: readonly (string | null)[];
+}
+
+type Place = readonly [number, number, number];
+
+const PITCH = 0.1;
+const TURNS = 48;
+
+interface Lump {
+  /** ends that a rule is laid on, mm of the frame that begins at the first sawn end */
+  low: number;
+  high: number;
+  /** radius for each tenth of a millimetre and each of 48 directions, 0 towards the turner */
+  radius: Float64Array[];
+  bore: Float64Array;
+  /** places taken out across the axis */
+  taken: ((p: Place) => boolean)[];
+  /** where flats across lie: their axis and how far along it */
+  flats: Map<string, { axis: Axis; above: number }>;
+  /** others that were glued on, where their frame lies in this one */
+  glued: { lump: Lump; at: number; runs: 1 | -1 }[];
+}
+
+interface Axis {
+  at: Place;
+  along: Place;
+}
+
+const STRAIGHT: Axis = { at: [0, 0, 0], along: [1, 0, 0] };
+const rad = (degrees: number) => (degrees * Math.PI) / 180;
+const away = (degrees: number): Place => [0, Math.sin(rad(degrees)), Math.cos(rad(degrees))];
+
+export class TestLathe {
+  readonly lumps = new Map<string, Lump>();
+  private axis: Axis = STRAIGHT;
+
+  /** Does all that is told, in order. */
+  make(all: readonly Told[]): this {
+    all.forEach((one) => this.obey(one));
+    return this;
+  }
+
+  /** Whether there is wood at a place of a lump's frame. */
+  has(name: string, p: Place): boolean {
+    const lump = this.lumps.get(name);
+    return lump !== undefined && lumpHas(lump, p);
+  }
+
+  /** The lump that a joined one was made of, cut by what was done to them together. */
+  partHas(name: string, index: number, p: Place): boolean {
+    const lump = this.lumps.get(name);
+    const part = lump?.glued[index];
+    return (
+      lump !== undefined && part !== undefined && ownHas(lump, p) && lumpHas(part.lump, inGlued(p, part))
+    );
+  }
+
+  private obey(told: Told): void {
+    switch (told.kind) {
+      case 'saw':
+        return this.saw(told);
+      case 'hold':
+        return this.hold(told);
+      case 'cut':
+        return this.cut(told);
+      case 'bore':
+        return this.bore(told);
+      case 'part':
+        return this.part(told);
+      case 'join':
+        return this.join(told);
+      case 'treat':
+        return this.sand(told);
+      default:
+    }
+  }
+
+  private lump(told: Told, i = 0): Lump {
+    const lump = this.lumps.get(told.on[i] ?? '');
+    if (!lump) throw new Error(`${told.id}: there is no ${told.on[i]}.`);
+    return lump;
+  }
+
+  private saw({ said, names }: Told): void {
+    const across = figure(said, 'across');
+    const length = figure(said, 'length');
+    const square = Array.from({ length: TURNS }, (_, i) => {
+      const [, y, z] = away((360 / TURNS) * i);
+      return across / 2 / Math.max(Math.abs(y), Math.abs(z));
+    });
+    const cells = Math.round(length / PITCH) + 1;
+    this.lumps.set(names[0] ?? '', {
+      low: 0,
+      high: length,
+      radius: Array.from({ length: cells }, () => Float64Array.from(square)),
+      bore: new Float64Array(cells),
+      taken: [],
+      flats: new Map(),
+      glued: [],
+    });
+  }
+
+  private hold(told: Told): void {
+    if (told.said.length === 0) {
+      if (!told.id.includes('tail away')) this.axis = STRAIGHT;
+      return;
+    }
+    const at = told.said.find((s) => s.name === 'axis at');
+    const x = at ? this.place(told, at) : 0;
+    const direction = away(figure(told.said, 'axis towards, degrees', 0));
+    const off = figure(told.said, 'axis off by', 0);
+    const lean = rad(figure(told.said, 'axis leans, degrees', 0));
+    this.axis = {
+      at: [x, direction[1] * off, direction[2] * off],
+      along: [Math.cos(lean), direction[1] * Math.sin(lean), direction[2] * Math.sin(lean)],
+    };
+  }
+
+  /** x of the frame of what a figure says, from the end that stands now. */
+  private place(told: Told, { mm, from }: Figure): number {
+    const lump = this.lump(told);
+    return from?.side === 'high' ? lump.high - mm : lump.low + mm;
+  }
+
+  private cut(told: Told): void {
+    const { said } = told;
+    const lump = this.lump(told);
+    const face = said.find((s) => s.name === 'face to');
+    if (face) return this.face(lump, face);
+    const flat = said.find((s) => s.name === 'flat above the axis');
+    if (flat) return this.flatten(lump, told.id, flat.mm);
+    const begins = said[0];
+    if (begins?.from?.kind === 'flat') return this.hollow(lump, told);
+    const stretches = stretchesOf(said);
+    const sign = begins?.from?.side === 'high' ? -1 : 1;
+    const origin = sign === 1 ? lump.low : lump.high;
+    for (let i = 0; i < lump.radius.length; i++) {
+      const wanted = radiusOf(stretches, sign * (i * PITCH - origin));
+      if (wanted === null) continue;
+      this.reduce(lump, i, wanted + figure(said, 'left for sanding, on the radius', 0));
+    }
+  }
+
+  /** Nothing of a slice is left farther than so much from the axis the work turns about. */
+  private reduce(lump: Lump, slice: number, wanted: number): void {
+    const { at, along } = this.axis;
+    if (Math.abs(along[0]) < 0.99)
+      throw new Error('This lathe turns outsides about axes along the wood only.');
+    const x = slice * PITCH - at[0];
+    const centre = [at[1] + (along[1] / along[0]) * x, at[2] + (along[2] / along[0]) * x] as const;
+    const row = lump.radius[slice];
+    if (!row) return;
+    for (let i = 0; i < TURNS; i++) {
+      const [, y, z] = away((360 / TURNS) * i);
+      // the ray from the middle leaves the circle round the axis here
+      const b = y * centre[0] + z * centre[1];
+      const inside = wanted ** 2 - centre[0] ** 2 - centre[1] ** 2 + b * b;
+      const leaves = inside < 0 ? 0 : b + Math.sqrt(inside);
+      row[i] = Math.min(row[i] ?? 0, Math.max(0, leaves));
+    }
+  }
+
+  private face(lump: Lump, { mm, from }: Figure): void {
+    if (from?.side === 'high') lump.high -= mm;
+    else lump.low += mm;
+  }
+
+  private flatten(lump: Lump, id: string, above: number): void {
+    const { axis } = this;
+    lump.flats.set(id, { axis, above });
+    lump.taken.push((p) => about(p, axis).x > above);
+  }
+
+  private hollow(lump: Lump, { id, said }: Told): void {
+    const flat = lump.flats.get(said[0]?.from?.id ?? '');
+    if (!flat) throw new Error(`${id}: the flat is not there.`);
+    const stretches = stretchesOf(said);
+    lump.taken.push((p) => {
+      const { x, r } = about(p, flat.axis);
+      const wanted = radiusOf(stretches, flat.above - x);
+      return wanted !== null && r < wanted;
+    });
+  }
+
+  private bore(told: Told): void {
+    const { said } = told;
+    const lump = this.lump(told);
+    const across = said.find((s) => s.name === 'across at');
+    if (across) return this.boreAcross(told, lump, this.place(told, across));
+    const bits = said.filter((s) => s.name === 'bit').map((s) => s.mm);
+    const deep = said.filter((s) => s.name === 'deep');
+    const angle = figure(said, 'point, degrees', 180);
+    let from = 0;
+    deep.forEach((depth, i) => {
+      const r = (bits[i] ?? 0) / 2;
+      const cone = i === deep.length - 1 && angle < 180 ? r / Math.tan(rad(angle / 2)) : 0;
+      for (let d = from; d <= depth.mm + cone; d += PITCH / 2) {
+        const x = depth.from?.side === 'high' ? lump.high - d : lump.low + d;
+        const slice = Math.round(x / PITCH);
+        const wide = d <= depth.mm ? r : r * (1 - (d - depth.mm) / cone);
+        lump.bore[slice] = Math.max(lump.bore[slice] ?? 0, wide);
+      }
+      from = depth.mm;
+    });
+  }
+
+  private boreAcross({ said }: Told, lump: Lump, x: number): void {
+    const angle = figure(said, 'round, degrees');
+    const r = figure(said, 'bit') / 2;
+    const to = away(angle);
+    const row = lump.radius[Math.round(x / PITCH)];
+    const mouth = row?.[Math.round((((angle % 360) + 360) % 360) / (360 / TURNS)) % TURNS] ?? 0;
+    const deep = said.find((s) => s.name === 'deep from the surface')?.mm ?? Infinity;
+    lump.taken.push((p) => {
+      const height = p[1] * to[1] + p[2] * to[2];
+      const aside = Math.hypot(p[1] - height * to[1], p[2] - height * to[2]);
+      return Math.hypot(p[0] - x, aside) < r && height > mouth - deep;
+    });
+  }
+
+  private part(told: Told): void {
+    const whole = this.lump(told);
+    const at = told.said[0];
+    if (!at) return;
+    const x = this.place(told, at);
+    this.lumps.delete(told.on[0] ?? '');
+    told.names.forEach((name, i) => {
+      if (name === null) return;
+      this.lumps.set(name, { ...whole, ...(i === 0 ? { high: x } : { low: x }) });
+    });
+  }
+
+  /** The second goes into the first, so deep; both are one from then on. */
+  private join(told: Told): void {
+    const deep = told.said.find((s) => s.name === 'goes in');
+    if (!deep) return;
+    const [outer, inner] = [this.lump(told, 0), this.lump(told, 1)];
+    const enters = told.said.find((s) => s.name === 'by its end')?.from;
+    const bottom = this.place(told, deep);
+    const mouthRuns = deep.from?.side === 'high' ? -1 : 1;
+    const tip = enters?.side === 'high' ? inner.high : inner.low;
+    const tipRuns = enters?.side === 'high' ? -1 : 1;
+    const runs = mouthRuns * tipRuns === 1 ? -1 : 1;
+    const at = bottom - runs * tip;
+    const ends = [outer.low, outer.high, at + runs * inner.low, at + runs * inner.high];
+    const [low, high] = [Math.min(...ends), Math.max(...ends)];
+    if (low < 0) throw new Error('This lathe lays the wood that is entered first.');
+    const cells = Math.round(high / PITCH) + 1;
+    told.on.forEach((name) => this.lumps.delete(name));
+    this.lumps.set(told.names[0] ?? '', {
+      low,
+      high,
+      radius: Array.from({ length: cells }, () => new Float64Array(TURNS).fill(Infinity)),
+      bore: new Float64Array(cells),
+      taken: [],
+      flats: new Map(),
+      glued: [
+        { lump: outer, at: 0, runs: 1 },
+        { lump: inner, at, runs },
+      ],
+    });
+  }
+
+  private sand(told: Told): void {
+    const takes = told.said.find((s) => s.name === 'takes off the radius');
+    const [from, to] = told.said;
+    if (!takes || !from || !to) return;
+    const lump = this.lump(told);
+    const ends = [this.place(told, from), this.place(told, to)];
+    for (let i = 0; i < lump.radius.length; i++) {
+      const x = i * PITCH;
+      if (x < Math.min(...ends) || x > Math.max(...ends)) continue;
+      const row = lump.radius[i];
+      row?.forEach((r, j) => (row[j] = Math.max(0, r - takes.mm)));
+    }
+  }
+}
+
+function lumpHas(lump: Lump, p: Place): boolean {
+  if (!ownHas(lump, p)) return false;
+  return lump.glued.length === 0 || lump.glued.some((part) => lumpHas(part.lump, inGlued(p, part)));
+}
+
+function ownHas({ low, high, radius, bore, taken }: Lump, p: Place): boolean {
+  const [x, y, z] = p;
+  if (x < low || x > high) return false;
+  const slice = Math.round(x / PITCH);
+  const turn = Math.round(((((Math.atan2(y, z) * 180) / Math.PI + 360) % 360) * TURNS) / 360) % TURNS;
+  const r = Math.hypot(y, z);
+  if (r > (radius[slice]?.[turn] ?? 0) || r < (bore[slice] ?? 0)) return false;
+  return !taken.some((gone) => gone(p));
+}
+
+const inGlued = ([x, y, z]: Place, { at, runs }: { at: number; runs: 1 | -1 }): Place =>
+  runs === 1 ? [x - at, y, z] : [at - x, -y, z];
+
+function about(p: Place, { at, along }: Axis): { x: number; r: number } {
+  const from = p.map((v, i) => v - (at[i] ?? 0));
+  const x = from.reduce((sum, v, i) => sum + v * (along[i] ?? 0), 0);
+  return { x, r: Math.hypot(...from.map((v, i) => v - x * (along[i] ?? 0))) };
+}
+
+function figure(said: readonly Figure[], name: string, otherwise?: number): number {
+  const found = said.find((s) => s.name === name)?.mm ?? otherwise;
+  if (found === undefined) throw new Error(`Nobody says “${name}”.`);
+  return found;
+}
+
+interface Stretch {
+  x0: number;
+  r0: number;
+  x1: number;
+  r1: number;
+  off: number;
+}
+
+/** Stretches as they are read: from, ⌀, then each to, ⌀, and how far it stands off the straight. */
+function stretchesOf(said: readonly Figure[]): Stretch[] {
+  const stretches: Stretch[] = [];
+  let [x, r] = [figure(said, 'from'), figure(said, '⌀') / 2];
+  said.forEach((one, i) => {
+    if (one.name !== 'to') return;
+    const next = said[i + 1]?.mm ?? 0;
+    const curve = said[i + 2];
+    const off = curve?.name === 'round by' ? curve.mm : curve?.name === 'hollow by' ? -curve.mm : 0;
+    stretches.push({ x0: x, r0: r, x1: one.mm, r1: next / 2, off });
+    [x, r] = [one.mm, next / 2];
+  });
+  return stretches;
+}
+
+/** Radius at x; of two that meet in a step the larger. Null beyond what is said. */
+function radiusOf(stretches: readonly Stretch[], x: number): number | null {
+  const there = stretches.filter((s) => x >= s.x0 - 1e-9 && x <= s.x1 + 1e-9 && s.x1 > s.x0);
+  return there.length === 0 ? null : Math.max(...there.map((s) => radiusIn(s, x)));
+}
+
+/** On a circle through both ends that stands so far off their chord: R = (c²/4 + s²) / 2s. */
+function radiusIn({ x0, r0, x1, r1, off }: Stretch, x: number): number {
+  const share = (x - x0) / (x1 - x0);
+  if (off === 0) return r0 + share * (r1 - r0);
+  const chord = Math.hypot(x1 - x0, r1 - r0);
+  const s = Math.abs(off);
+  const big = (chord * chord) / 4 + s * s;
+  const radius = big / (2 * s);
+  const [nx, nr] = [-(r1 - r0) / chord, (x1 - x0) / chord];
+  const side = Math.sign(off);
+  const back = radius - s;
+  const cx = (x0 + x1) / 2 - side * nx * back;
+  const cr = (r0 + r1) / 2 - side * nr * back;
+  return Math.max(0, cr + side * Math.sqrt(Math.max(0, radius * radius - (x - cx) ** 2)));
+}

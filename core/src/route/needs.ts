@@ -1,0 +1,168 @@
+import { hasWood, HERE, outOf, plus, round, times } from '../pattern/index.js';
+import { cutNeeds } from './cutNeeds.js';
+import { datumPlace } from './datum.js';
+import { heldNeeds, holdNeeds } from './holdNeeds.js';
+import { there, unmet, type Need } from './need.js';
+import type { Effect, Lengths, Operation } from './operation.js';
+import { GRIPS, woodOf, type OpId, type Purpose, type Shop, type SurfaceRef } from './shop.js';
+import { overlap } from './stretch.js';
+import { surfaceNeed } from './surfaces.js';
+
+/** All that an operation needs, from its figures, its woods and each of its effects. */
+export function needsOf(operation: Operation, shop: Shop, lengths: Lengths): Need[] {
+  return [
+    ...operation.on.flatMap((id) => waitNeeds(shop, id, operation.purpose)),
+    ...operation.said.flatMap((said) =>
+      said.from ? datumNeeds(said.wood ?? operation.on[0] ?? '', shop, said.name, said.from, lengths) : [],
+    ),
+    ...effectNeeds(operation.effects, shop, operation),
+  ];
+}
+
+/** Later effects of one operation build on its earlier ones, so only what the shop itself must have is asked. */
+function effectNeeds(effects: readonly Effect[], shop: Shop, operation: Operation): Need[] {
+  return effects.flatMap((effect) => {
+    switch (effect.do) {
+      case 'cut':
+        return cutNeeds(effect, shop, operation);
+      case 'flat':
+      case 'drill':
+        return boredNeeds(effect, shop);
+      case 'split':
+        return splitNeeds(effect, shop);
+      case 'hold':
+        return holdNeeds(effect, shop);
+      case 'treat':
+        return treatNeeds(effect, shop);
+      case 'look':
+        return effect.on.map((on) => surfaceNeed(shop, effect.wood, on, 'it is made first'));
+      case 'join':
+        return effect.of.flatMap(({ wood }) => there(shop, wood, 'it is joined'));
+      case 'fix':
+      case 'dry':
+        return there(shop, effect.wood, 'it is on the bench');
+      case 'stock':
+      case 'wait':
+        return [];
+    }
+  });
+}
+
+function waitNeeds(shop: Shop, id: string, purpose: Purpose): Need[] {
+  return shop.waits.flatMap((wait) => {
+    const minutes = wait.minutes[purpose];
+    if (wait.wood !== id || minutes === undefined) return [];
+    return [{ met: true as const, by: wait.by, need: wait.what, minutes }];
+  });
+}
+
+function datumNeeds(
+  wood: string,
+  shop: Shop,
+  name: string,
+  datum: Parameters<typeof datumPlace>[1],
+  lengths: Lengths,
+): Need[] {
+  const found = woodOf(shop, wood);
+  const place = found && datumPlace(found, datum, lengths);
+  if (place)
+    return [
+      {
+        met: true,
+        by: place.by,
+        need: `${name} is measured from ${place.words}`,
+        ...(datum.kind === 'end' ? { uses: endKey(wood, datum.side, place.by) } : {}),
+      },
+    ];
+  return [
+    unmet(
+      `${name} is measured from an end that is not there.`,
+      'The end is still inside its waste, or in another wood.',
+      'Measure from the end that stands now.',
+    ),
+  ];
+}
+
+/** An end of a wood as it stands: sawn, or faced by something. */
+export const endKey = (wood: string, side: 'low' | 'high', by: OpId): string => `${wood}/${side}/${by}`;
+
+/** A hole and a flat are made in wood that is there, held by something. */
+function boredNeeds(effect: Extract<Effect, { do: 'flat' | 'drill' }>, shop: Shop): Need[] {
+  const { held } = shop;
+  const wood = woodOf(shop, effect.wood);
+  if (!wood) return there(shop, effect.wood, '');
+  const holding: Need =
+    held?.wood === effect.wood
+      ? { met: true, by: held.by, need: 'it is held so', uses: held.by }
+      : unmet('Nothing holds it.', 'The wood is in no vise and on no lathe.', 'Hold it first.');
+  if (effect.do === 'flat') return [holding, ...(held?.place === 'lathe' ? tailHolds(shop) : [])];
+  const mouth = effect.hole.at;
+  const just = [0.2, 0.6].map((x) => outOf([x, 0, 0], mouth));
+  const open = [-0.2, -0.6].map((x) => outOf([x, 0, 0], mouth));
+  const ring = (effect.hole.steps[0]?.diameter ?? 0) / 2 - 0.1;
+  const wall = plus(just[1] ?? mouth.at, times(round(mouth, 33), ring));
+  if (!hasWood(wood.body, wall) || open.some((p) => hasWood(wood.body, p)))
+    return [
+      holding,
+      unmet(
+        'The hole does not begin at the wood’s surface.',
+        'Its depth is counted from a surface that is not there.',
+        'Count the depth from the surface that stands now.',
+      ),
+    ];
+  return [holding];
+}
+
+const tailHolds = (shop: Shop): Need[] =>
+  shop.held && shop.held.tail === null && GRIPS[shop.held.drive.by] !== 'holds'
+    ? heldNeeds(shop, shop.held.wood, shop.held.axis)
+    : [];
+
+/** What is parted while it spins must be held on both sides or be free to fall from the one that is held. */
+function splitNeeds({ wood: id, at }: Extract<Effect, { do: 'split' }>, shop: Shop): Need[] {
+  const { held } = shop;
+  if (held?.wood !== id || held.place !== 'lathe') return there(shop, id, 'it is there');
+  if (held.tail && GRIPS[held.drive.by] !== 'holds')
+    return [
+      unmet(
+        'It is parted off between centres while it spins.',
+        'The two halves close on the tool, and the free one flies.',
+        'Part to a nib, stop the lathe, saw the nib and pare it.',
+      ),
+    ];
+  const stretch = at.at[0];
+  return held.drive.on.of !== 'fixed' && held.drive.on.x0 < stretch && stretch < held.drive.on.x1
+    ? [unmet('It is parted inside what grips it.', 'The tool would meet the jaws.', 'Part clear of them.')]
+    : [{ met: true, by: held.by, need: 'it is held so', uses: held.by }];
+}
+
+function treatNeeds({ wood: id, treated, turning }: Extract<Effect, { do: 'treat' }>, shop: Shop): Need[] {
+  const wood = woodOf(shop, id);
+  if (!wood) return there(shop, id, '');
+  const before = wood.treated
+    .filter((t) => t.on.id === treated.on.id && overlap(t.on, treated.on) > 0)
+    .map((t): Need => ({ met: true, by: t.by, need: `it is ${t.how} first` }));
+  const holding = turning ? heldNeeds(shop, id, shop.held?.axis ?? HERE) : [];
+  return [
+    ...holding,
+    ...bareNeeds(shop, id, treated.on),
+    surfaceNeed(shop, id, treated.on, 'it is cut first'),
+    ...before,
+  ];
+}
+
+/** What lies under jaws is neither sanded nor coated. */
+function bareNeeds({ held }: Shop, id: string, on: SurfaceRef): Need[] {
+  if (held?.wood !== id) return [];
+  return [held.drive, ...(held.tail ? [held.tail] : [])].flatMap((grip) =>
+    grip.on.of === on.of && grip.on.id === on.id && overlap(grip.on, on) > 0.01
+      ? [
+          unmet(
+            `Part of it lies under ${grip.words}.`,
+            'What grips the wood covers it, and would be soiled.',
+            'Do it in another hold, or off the lathe.',
+          ),
+        ]
+      : [],
+  );
+}

@@ -1,0 +1,75 @@
+import type { Body, Drilled, Flat, Placement, Skin } from '../pattern/index.js';
+import type { Datum, Fixed, Held, OpId, Purpose, SurfaceRef, Treated, Waiting, Wood } from './shop.js';
+
+/** What an operation is, told apart by what it does to the wood. */
+export type OperationKind =
+  'saw' | 'mark' | 'bore' | 'join' | 'hold' | 'cut' | 'treat' | 'try' | 'measure' | 'part' | 'dry' | 'shop';
+
+/** A figure that is said: a length from a datum, or a diameter, depth or grit of its own. Shown and played. */
+export interface Said {
+  name: string;
+  mm: number;
+  from: Datum | null;
+  /** whose datum it is, where it is not the first wood's */
+  wood?: string;
+}
+
+/** What an operation does to the shop, as plain data; nothing in it knows the drawing. */
+export type Effect =
+  | { do: 'stock'; wood: Wood }
+  /** what is not turned is carved by hand */
+  | { do: 'cut'; wood: string; skin: Skin; through: 'nothing' | 'treated'; turning: boolean }
+  | { do: 'flat'; wood: string; flat: Flat }
+  | { do: 'drill'; wood: string; hole: Drilled }
+  /** both sides of a plane go on as woods of their own; a side that is null is waste */
+  | { do: 'split'; wood: string; at: Placement; into: [low: string | null, high: string | null] }
+  | { do: 'fix'; wood: string; fixed: Fixed }
+  | { do: 'join'; into: string; of: { wood: string; at: Placement }[] }
+  | { do: 'hold'; held: Held | null; untrue: boolean }
+  /** `turning` is done while it spins */
+  | { do: 'treat'; wood: string; treated: Treated; takes: number; turning: boolean }
+  /** surfaces are felt, measured or tried against something; the wood stays as it is */
+  | { do: 'look'; wood: string; on: SurfaceRef[] }
+  | { do: 'wait'; wait: Waiting }
+  | { do: 'dry'; wood: string; moisture: Wood['moisture'] };
+
+/** An operation that must come first, what of it is needed, and how long what it began takes until then. */
+export interface Lock {
+  op: OpId;
+  need: string;
+  minutes?: number;
+}
+
+/** One thing that is done: what it says, and what that changes. */
+export interface Operation {
+  id: OpId;
+  kind: OperationKind;
+  /** what it is about: an element, a hole, a kit, a join; null for the wood as a whole */
+  subject: string | null;
+  /** woods it is done to */
+  on: string[];
+  per: 'piece' | 'blank' | 'group' | 'all';
+  title: string;
+  words: string[];
+  said: Said[];
+  effects: Effect[];
+  /** what the work must be ready for: a cure keeps some things from being done and not others */
+  purpose: Purpose;
+  tool?: string;
+  minutes: { once: number; each: number };
+}
+
+/** A way to make an item, from bare stock or from any state of the shop. */
+export interface Route {
+  schema: 1;
+  operations: Operation[];
+}
+
+/** Finished lengths of the parts that a route makes, mm: where the ends of a piece lie in its wood. */
+export type Lengths = (partId: string) => number;
+
+/** The body of a wood with its joined parts taken for themselves: what is left of one of them. */
+export const bodyOfPart = (body: Body, woodId: string): Body =>
+  body.form.kind !== 'joined'
+    ? body
+    : { ...body, form: { ...body.form, of: body.form.of.filter((o) => o.id === woodId) } };

@@ -1,0 +1,67 @@
+import { endForEnd } from '../../pattern/index.js';
+import { across } from '../stretch.js';
+import type { Lengths, Operation } from '../operation.js';
+import type { Datum, Shop } from '../shop.js';
+import { idOf, operationOf, type Manner } from './operationOf.js';
+import { placeOf, woodFor } from './place.js';
+
+interface Facing extends Manner {
+  wood: string;
+  subject: string;
+  /** the datum the flat is measured from, and how far into the wood it lies */
+  from: Datum;
+  mm: number;
+}
+
+/** An end made flat and square to its axis, so far from what stands there now. */
+export function face(
+  shop: Shop,
+  { wood, subject, from, mm, ...manner }: Facing,
+  lengths: Lengths,
+): Operation {
+  const id = idOf('face', subject);
+  const place = placeOf(woodFor(shop, wood), from, lengths);
+  const at = endForEnd(across(place, mm), 0);
+  return {
+    ...operationOf(
+      {
+        kind: 'cut',
+        subject,
+        on: [wood],
+        said: [{ name: 'face to', mm, from }],
+        effects: [{ do: 'flat', wood, flat: { id, at } }],
+        purpose: 'turn',
+      },
+      manner,
+    ),
+    id,
+  };
+}
+
+interface Flatting extends Manner {
+  wood: string;
+  subject: string;
+  /** from the point where the axis of the hold crosses the wood's own, towards the tool, mm */
+  above: number;
+}
+
+/** A flat cut across the axis the work turns about, such as the rim of a bowl. */
+export function flatAcross(shop: Shop, { wood, subject, above, ...manner }: Flatting): Operation {
+  const id = idOf('face', subject);
+  const { held } = shop;
+  if (!held) throw new Error('A flat is cut across the axis of a hold, and nothing is held.');
+  return {
+    ...operationOf(
+      {
+        kind: 'cut',
+        subject,
+        on: [wood],
+        said: [{ name: 'flat above the axis', mm: above, from: null }],
+        effects: [{ do: 'flat', wood, flat: { id, at: across(held.axis, above) } }],
+        purpose: 'turn',
+      },
+      manner,
+    ),
+    id,
+  };
+}

@@ -1,0 +1,112 @@
+import type { Placement } from '../../pattern/index.js';
+import { across } from '../stretch.js';
+import type { Effect, Lengths, Operation, Said } from '../operation.js';
+import type { Datum, Purpose, Shop } from '../shop.js';
+import { idOf, operationOf, type Manner } from './operationOf.js';
+import { placeOf, woodFor } from './place.js';
+
+/** What cures, and how long until each purpose, minutes. */
+interface Cure {
+  what: string;
+  minutes: Partial<Record<Purpose, number>>;
+}
+
+const curing = (wood: string, by: string, cure: Cure | undefined): Effect[] =>
+  cure ? [{ do: 'wait', wait: { wood, by, ...cure } }] : [];
+
+interface Fixing extends Manner {
+  wood: string;
+  subject: string;
+  kitId?: string;
+  from: Datum;
+  length: number;
+  cure?: Cure;
+}
+
+/** Hardware goes into the wood, flush with what stands there now. */
+export function fix(
+  shop: Shop,
+  { wood, subject, kitId, from, length, cure, ...manner }: Fixing,
+  lengths: Lengths,
+): Operation {
+  const by = idOf('join', subject);
+  const at = placeOf(woodFor(shop, wood), from, lengths);
+  return operationOf(
+    {
+      kind: 'join',
+      subject,
+      on: [wood],
+      said: [{ name: 'flush with', mm: 0, from }],
+      effects: [
+        {
+          do: 'fix',
+          wood,
+          fixed: { id: subject, ...(kitId === undefined ? {} : { kitId }), at, length, by },
+        },
+        ...curing(wood, by, cure),
+      ],
+      purpose: 'handle',
+    },
+    manner,
+  );
+}
+
+interface Gluing extends Manner {
+  subject: string;
+  into: string;
+  /** the wood whose frame goes on, and the one that enters it */
+  outer: string;
+  inner: string;
+  /** the end of the outer that is entered, and how deep */
+  from: Datum;
+  deep: number;
+  /** the end of the inner that enters */
+  enters: Datum;
+  cure?: Cure;
+}
+
+/** Two woods are one from then on; the one that enters runs on from the other. */
+export function glue(
+  shop: Shop,
+  { subject, into, outer, inner, from, deep, enters, cure, ...manner }: Gluing,
+  lengths: Lengths,
+): Operation {
+  const mouth = placeOf(woodFor(shop, outer), from, lengths);
+  const tip = placeOf(woodFor(shop, inner), enters, lengths);
+  const said: Said[] = [
+    { name: 'goes in', mm: deep, from },
+    { name: 'by its end', mm: 0, from: enters, wood: inner },
+  ];
+  return operationOf(
+    {
+      kind: 'join',
+      subject,
+      on: [outer, inner],
+      said,
+      effects: [
+        {
+          do: 'join',
+          into,
+          of: [
+            { wood: outer, at: HERE },
+            { wood: inner, at: entering(mouth, tip, deep) },
+          ],
+        },
+        ...curing(into, idOf('join', subject), cure),
+      ],
+      purpose: 'handle',
+    },
+    manner,
+  );
+}
+
+const HERE: Placement = { at: [0, 0, 0], along: [1, 0, 0], facing: [0, 0, 1] };
+
+/** Where the inner wood's frame lies in the outer's when its tip stands so deep in the mouth. */
+function entering(mouth: Placement, tip: Placement, deep: number): Placement {
+  const bottom = across(mouth, deep);
+  // the tip looks against the mouth: along of the one runs back along the other
+  const sign = -Math.sign(tip.along[0]) * Math.sign(mouth.along[0]);
+  const x = bottom.at[0] - sign * tip.at[0];
+  return { at: [x, 0, 0], along: [sign, 0, 0], facing: [0, 0, 1] };
+}

@@ -1,0 +1,65 @@
+import type { Effect, Lengths, Operation, Said } from '../operation.js';
+import type { Datum, Purpose, Shop, SurfaceRef, Treatment } from '../shop.js';
+import { idOf, operationOf, type Manner } from './operationOf.js';
+import { placeAlong, woodFor } from './place.js';
+
+interface Treating extends Manner {
+  wood: string;
+  how: Treatment;
+  subject: string;
+  pass: string;
+  /** what is treated, by what made it, from one place to another */
+  on: Pick<SurfaceRef, 'of' | 'id'>[];
+  from: Datum;
+  x0: number;
+  x1: number;
+  /** what it takes off the radius, mm */
+  takes?: number;
+  /** while it spins; a coat that dries on the bench is not */
+  turning?: boolean;
+  wait?: { what: string; minutes: Partial<Record<Purpose, number>> };
+}
+
+/** One grit, one line, one coat: over a stretch, on what was cut there. */
+export function treat(
+  shop: Shop,
+  { wood: id, how, subject, pass, on, from, x0, x1, takes = 0, turning = true, wait, ...manner }: Treating,
+  lengths: Lengths,
+): Operation {
+  const wood = woodFor(shop, id);
+  const by = idOf(how, subject, pass);
+  const [a, b] = [x0, x1].map((mm) => placeAlong(wood, from, mm, lengths)) as [number, number];
+  const said: Said[] = [
+    { name: 'from', mm: x0, from },
+    { name: 'to', mm: x1, from },
+    ...(takes === 0 ? [] : [{ name: 'takes off the radius', mm: takes, from: null }]),
+  ];
+  const effects: Effect[] = on.map((surface) => ({
+    do: 'treat',
+    wood: id,
+    treated: { on: { ...surface, ...stretchOn(wood, surface, Math.min(a, b), Math.max(a, b)) }, how, by },
+    takes,
+    turning,
+  }));
+  if (wait) effects.push({ do: 'wait', wait: { wood: id, by, ...wait } });
+  return {
+    ...operationOf(
+      { kind: 'treat', subject, pass, on: [id], said, effects, purpose: how === 'coated' ? 'coat' : 'turn' },
+      manner,
+    ),
+    id: by,
+  };
+}
+
+/** The part of a stretch where a surface is. mm */
+function stretchOn(
+  wood: ReturnType<typeof woodFor>,
+  surface: Pick<SurfaceRef, 'of' | 'id'>,
+  x0: number,
+  x1: number,
+): { x0: number; x1: number } {
+  const skin = wood.body.skins.find((s) => s.id === surface.id);
+  if (!skin) return { x0, x1 };
+  const ends = skin.profile.flatMap((s) => [s.x0, s.x1]).map((x) => skin.axis.at[0] + x * skin.axis.along[0]);
+  return { x0: Math.max(x0, Math.min(...ends)), x1: Math.min(x1, Math.max(...ends)) };
+}
