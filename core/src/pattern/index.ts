@@ -30,10 +30,10 @@ export {
   type UsedBy,
 } from './pattern.js';
 export type { DimensionKey, Element, ElementKind, ElementOf, FairPoint } from './element.js';
-export type { ElementSpan, Outline } from './shape.js';
+export type { ElementSpan, Outline, SquareSpan } from './shape.js';
 export { chain } from './chain.js';
 export { canTakeUp, settled } from './takeUp.js';
-export { type Circle, circleOf, pointAt, radiusOn, type Segment } from './arc.js';
+export { type Circle, circleOf, pointAt, radiusOn, type Segment, turningPoint } from './arc.js';
 export { arcsAlong, type Curve, type CurvePoint } from './biarc.js';
 export { outlineOf } from './outline.js';
 export {

@@ -11,7 +11,7 @@ describe.each(BY_HAND)('the route of a $name written by hand', (one) => {
   it('plays without a Stop, and what is left is what is drawn', () => {
     const played = play(route, one.lengths);
     expect(played.findings).toEqual([]);
-    expect(covers(played.end, one.pattern)).toEqual([]);
+    expect(covers(played.end, one.pattern.parts)).toEqual([]);
   });
 
   it('makes the drawn piece on a lathe that knows only what is said', () => {

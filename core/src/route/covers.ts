@@ -10,7 +10,6 @@ import {
   STOCK,
   unlikeSurfaces,
   type Part,
-  type PatternBody,
   type Placement,
   type Unlike,
 } from '../pattern/index.js';
@@ -22,10 +21,10 @@ const OFF = 0.15;
 
 /**
  * Whether what is left at the end is what is drawn, as geometry: every drawn surface is looked for in the wood,
- * and every surface of the wood in the drawing. What is drawn and not made, or made and not drawn, is a Stop.
+ * and every surface of the wood in the drawing. What hardware asks of a part must be drawn in it by then. What is drawn and not made, or made and not drawn, is a Stop.
  */
-export function covers(end: Shop, pattern: PatternBody): Finding[] {
-  return pattern.parts.flatMap((part) => {
+export function covers(end: Shop, parts: readonly Part[]): Finding[] {
+  return parts.flatMap((part) => {
     const made = end.woods.flatMap((wood) =>
       wood.pieces.filter((p) => p.partId === part.id).map((piece) => ({ wood, piece })),
     );

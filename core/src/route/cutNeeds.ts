@@ -34,6 +34,7 @@ function alignedNeeds(wood: Wood, skin: Skin, { id }: Operation): Need[] {
   });
   const last = under.at(-1);
   if (id.startsWith('rough') || skin.side === 'inside') return [];
+  if (!last && clipsCorners(wood, skin)) return [];
   if (!last)
     return [unmet('It is not round here yet.', 'Raw stock does not run true.', 'Rough it to round first.')];
   if (wood.untrue.includes(last.id))
@@ -46,6 +47,10 @@ function alignedNeeds(wood: Wood, skin: Skin, { id }: Operation): Need[] {
     ];
   return [{ met: true, by: last.id, need: 'it is round there first' }];
 }
+
+/** Corners of a square that is left are clipped before anything there is round. */
+const clipsCorners = ({ body: { form } }: Wood, { profile }: Skin): boolean =>
+  form.kind === 'square' && profile.every((s) => Math.min(s.r0, s.r1) >= form.across / 2 - 1e-6);
 
 /** Between centres nothing is cut through: both halves would close on the tool. */
 function joinedNeeds({ held }: Shop, skin: Skin): Need[] {

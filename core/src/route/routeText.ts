@@ -1,3 +1,4 @@
+import { speak } from '../measure/index.js';
 import { datumPlace } from './datum.js';
 import type { Lengths, Operation, Route, Said } from './operation.js';
 import { play, type Played } from './play.js';
@@ -11,7 +12,7 @@ export function routeText(route: Route, lengths: Lengths): string {
   const played = play(route, lengths);
   const lines = route.operations.map((operation, i) => [
     `${i + 1}. ${operation.title}${operation.tool === undefined ? '' : ` — ${operation.tool}`}  [${operation.id}]`,
-    ...indented(operation.words.join(' ')),
+    ...indented(speak(operation.words.join(' '), 'mm')),
     ...indented(figures(operation, played.before[i], lengths)),
     ...indented(holding(played, i)),
     ...indented(needs(operation, played)),

@@ -21,7 +21,12 @@ function spoilt(one: ByHand, spoil: (ops: Operation[]) => Operation[]) {
   const route: Route = { schema: 1, operations: spoil(one.route().operations) };
   const played = play(route, one.lengths);
   const said = (findings: { what: string }[]) => findings.map((f) => f.what).join(' | ');
-  return { route, played, stops: said(played.findings), uncovered: said(covers(played.end, one.pattern)) };
+  return {
+    route,
+    played,
+    stops: said(played.findings),
+    uncovered: said(covers(played.end, one.pattern.parts)),
+  };
 }
 const differ = (one: ByHand, route: Route) =>
   differences(one, route, 2.3).reduce((sum, d) => sum + d.missing + d.extra, 0);

@@ -1,3 +1,4 @@
+import type { Segment } from '../arc.js';
 import { chain } from '../chain.js';
 import { outlineOf } from '../outline.js';
 import type { CrossHole, Hole, Hollow, Part, Turning, TurningAxis } from '../pattern.js';
@@ -40,13 +41,27 @@ function squareOf({ squares = [], length }: Outline): Body['form'] {
   return side === 0 ? { kind: 'boundless' } : { kind: 'square', across: side, length };
 }
 
-function turnedSkin(turning: Turning, { segments, squares = [] }: Outline): Skin {
-  const left = new Set(squares.map((s) => s.elementId));
-  const profile = [
-    ...segments.filter((s) => !left.has(s.elementId)),
-    ...squares.flatMap((s) => s.corners),
-  ].sort((a, b) => a.x0 - b.x0);
-  return { id: turning.id, axis: placementOf(turning.axis), side: 'outside', profile, fat: [] };
+const turnedSkin = (turning: Turning, outline: Outline): Skin => ({
+  id: turning.id,
+  axis: placementOf(turning.axis),
+  side: 'outside',
+  profile: turnedProfile(outline),
+  fat: [],
+});
+
+/**
+ * An outline as it is turned: of a square that is left not its flats, which are the stock's own, but what clips its
+ * corners and the shoulder it ends in.
+ */
+export function turnedProfile({ segments, squares = [] }: Outline): Segment[] {
+  const isFlat = (s: Segment) =>
+    squares.some(
+      ({ elementId, side }) =>
+        s.elementId === elementId && s.x1 > s.x0 && s.bulge === 0 && s.r0 === side / 2 && s.r1 === side / 2,
+    );
+  return [...segments.filter((s) => !isFlat(s)), ...squares.flatMap((s) => s.corners)].sort(
+    (a, b) => a.x0 - b.x0,
+  );
 }
 
 /**

@@ -10,7 +10,7 @@ export {
   type SawnForm,
 } from './body.js';
 export { type Unlike, unlikeSurfaces } from './bodyDifference.js';
-export { drawnBody, FINISHED, placementOf } from './drawnBody.js';
+export { drawnBody, FINISHED, placementOf, turnedProfile } from './drawnBody.js';
 export {
   aboutAxis,
   endForEnd,

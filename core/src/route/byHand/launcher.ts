@@ -1,6 +1,6 @@
 import { HERE } from '../../pattern/index.js';
 import { live, own, spur } from './topPattern.js';
-import { HIGH, LOW, type Writer } from './writer.js';
+import { HIGH, LOW, type Writer } from '../say/writer.js';
 
 /** The handle that a cord is pulled through: drilled across while its blank is square, then turned between centres. */
 export function makeLauncher(writer: Writer): void {

@@ -2,7 +2,7 @@ import { dim } from '../../measure/index.js';
 import { HERE, outlineOf, ownSegments, type Part, type PatternBody } from '../../pattern/index.js';
 import type { Route } from '../operation.js';
 import { saidOf } from '../say/cut.js';
-import { LOW, Writer } from './writer.js';
+import { LOW, Writer } from '../say/writer.js';
 
 const drawn: Part = {
   id: 'stopper',

@@ -3,7 +3,7 @@ import type { Route } from '../operation.js';
 import { saidOf } from '../say/cut.js';
 import { makeLauncher } from './launcher.js';
 import { live, own, outlineNamed, spur, topLengths } from './topPattern.js';
-import { HIGH, LOW, Writer } from './writer.js';
+import { HIGH, LOW, Writer } from '../say/writer.js';
 
 /** Waste before the body in its blank; the tip of the stem comes out into it. */
 const BEFORE = 8;

@@ -2,7 +2,7 @@ import { dim } from '../../measure/index.js';
 import { outlineOf, ownSegments, type Element, type Part, type PatternBody } from '../../pattern/index.js';
 import { saidOf } from '../say/cut.js';
 import type { Grip } from '../shop.js';
-import { LOW } from './writer.js';
+import { LOW } from '../say/writer.js';
 
 const part = (
   id: string,

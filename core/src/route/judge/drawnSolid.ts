@@ -1,4 +1,7 @@
-import { outlineOf, radiusAt, type Part } from '../../pattern/index.js';
+import { outlineOf, radiusAt, type Outline, type Part } from '../../pattern/index.js';
+
+/** The sandbox of the tests looks every global up anew, and these are asked millions of times. */
+const { hypot, max, abs } = Math;
 
 type Place = readonly [number, number, number];
 const rad = (degrees: number) => (degrees * Math.PI) / 180;
@@ -7,23 +10,40 @@ const rad = (degrees: number) => (degrees * Math.PI) / 180;
 export function drawnHas(part: Part): (p: Place) => boolean {
   const outline = outlineOf(part.turnings[0]);
   const { length, squares = [] } = outline;
+  const radius = remembered((x) => radiusAt(outline, x));
+  const corners = remembered((x) => {
+    const square = squares.find((s) => s.corners.some((c) => x > c.x0 && x < c.x1));
+    return square ? radiusAt({ segments: square.corners }, x) : 0;
+  });
+  const crossed = across(part, outline);
+  const beyond = secondAxis(part);
+  const hollow = hollowed(part);
   return (p) => {
     const [x, y, z] = p;
     if (x < 0 || x > length) return false;
-    const square = squares.find((s) => x > s.x0 && x < s.x1);
-    const r = Math.hypot(y, z);
+    const square = squares.find((s) => s.corners.some((c) => x > c.x0 && x < c.x1));
+    const r = hypot(y, z);
     if (square) {
-      const corner = radiusAt({ segments: square.corners }, x);
-      if (Math.max(Math.abs(y), Math.abs(z)) > square.side / 2 || r > corner) return false;
-    } else if (r > radiusAt(outline, x)) return false;
-    return !bored(part, length, p) && !across(part, p) && !secondAxis(part, p) && !hollowed(part, p);
+      if (max(abs(y), abs(z)) > square.side / 2 || r > corners(x)) return false;
+    } else if (r > radius(x)) return false;
+    return !bored(part, length, p) && !crossed(p) && !beyond(p) && !hollow(p);
+  };
+}
+
+/** Curves of hundreds of arcs are asked at few places, each many times. */
+function remembered(f: (x: number) => number): (x: number) => number {
+  const known = new Map<number, number>();
+  return (x) => {
+    const found = known.get(x) ?? f(x);
+    known.set(x, found);
+    return found;
   };
 }
 
 function bored(part: Part, length: number, [x, y, z]: Place): boolean {
   return part.holes.some((hole) => {
     const depth = hole.from === 'reference' ? x : length - x;
-    const r = Math.hypot(y, z);
+    const r = hypot(y, z);
     const last = hole.steps.at(-1);
     if (!last) return false;
     if (hole.through && r < last.diameter.mm / 2) return true;
@@ -34,44 +54,63 @@ function bored(part: Part, length: number, [x, y, z]: Place): boolean {
   });
 }
 
-function across(part: Part, [x, y, z]: Place): boolean {
-  const outline = outlineOf(part.turnings[0]);
-  return (part.crossHoles ?? []).some((hole) => {
+function across(part: Part, outline: Outline): (p: Place) => boolean {
+  const holes = (part.crossHoles ?? []).map((hole) => {
     const at = hole.from === 'reference' ? hole.at.mm : outline.length - hole.at.mm;
-    const [dy, dz] = [Math.sin(rad(hole.angle)), Math.cos(rad(hole.angle))];
-    const height = y * dy + z * dz;
-    if (Math.hypot(x - at, y - height * dy, z - height * dz) > hole.diameter.mm / 2) return false;
-    return hole.through || height > radiusAt(outline, at) - (hole.depth?.mm ?? 0);
+    const bottom = hole.through ? -Infinity : radiusAt(outline, at) - (hole.depth?.mm ?? 0);
+    return {
+      at,
+      bottom,
+      r: hole.diameter.mm / 2,
+      dy: Math.sin(rad(hole.angle)),
+      dz: Math.cos(rad(hole.angle)),
+    };
   });
+  return ([x, y, z]) =>
+    holes.some(({ at, bottom, r, dy, dz }) => {
+      const height = y * dy + z * dz;
+      return height > bottom && hypot(x - at, y - height * dy, z - height * dz) <= r;
+    });
 }
 
 /** Outsides about further axes that lie along the part, shifted from the first. */
-function secondAxis(part: Part, [x, y, z]: Place): boolean {
-  return part.turnings.slice(1).some((turning) => {
+function secondAxis(part: Part): (p: Place) => boolean {
+  const axes = part.turnings.slice(1).flatMap((turning) => {
     const { axis } = turning;
-    if (!axis || axis.tilt !== 0) return false;
+    if (!axis || axis.tilt !== 0) return [];
     const outline = outlineOf(turning);
-    const along = x - (axis.along?.mm ?? 0);
-    if (along < 0 || along > outline.length) return false;
-    const [dy, dz] = [
-      axis.shift.mm * Math.sin(rad(axis.direction)),
-      axis.shift.mm * Math.cos(rad(axis.direction)),
+    return [
+      {
+        outline,
+        from: axis.along?.mm ?? 0,
+        dy: axis.shift.mm * Math.sin(rad(axis.direction)),
+        dz: axis.shift.mm * Math.cos(rad(axis.direction)),
+        radius: remembered((x) => radiusAt(outline, x)),
+      },
     ];
-    return Math.hypot(y - dy, z - dz) > radiusAt(outline, along);
   });
+  return ([x, y, z]) =>
+    axes.some(({ outline, from, dy, dz, radius }) => {
+      const along = x - from;
+      return along >= 0 && along <= outline.length && hypot(y - dy, z - dz) > radius(along);
+    });
 }
 
 /** Hollows whose axis stands across the part, and the flats they open in. */
-function hollowed(part: Part, [x, y, z]: Place): boolean {
-  return (part.hollows ?? []).some((hollow) => {
-    const { axis, rim } = hollow;
-    if (axis.tilt !== 90) throw new Error('Only hollows straight across are judged.');
-    const [dy, dz] = [Math.sin(rad(axis.direction)), Math.cos(rad(axis.direction))];
-    const height = y * dy + z * dz;
-    if (height > rim.mm) return true;
-    const r = Math.hypot(x - (axis.along?.mm ?? 0), y - height * dy, z - height * dz);
+function hollowed(part: Part): (p: Place) => boolean {
+  const hollows = (part.hollows ?? []).map((hollow) => {
+    if (hollow.axis.tilt !== 90) throw new Error('Only hollows straight across are judged.');
     const wall = outlineOf({ id: 'h', startDiameter: hollow.startDiameter, elements: hollow.elements });
-    const depth = rim.mm - height;
-    return depth <= wall.length && r < radiusAt(wall, depth);
+    const angle = rad(hollow.axis.direction);
+    const at = hollow.axis.along?.mm ?? 0;
+    return { at, rim: hollow.rim.mm, wall, dy: Math.sin(angle), dz: Math.cos(angle) };
   });
+  return ([x, y, z]) =>
+    hollows.some(({ at, rim, wall, dy, dz }) => {
+      const height = y * dy + z * dz;
+      if (height > rim) return true;
+      const depth = rim - height;
+      const r = hypot(x - at, y - height * dy, z - height * dz);
+      return depth <= wall.length && r < radiusAt(wall, depth);
+    });
 }

@@ -1,3 +1,6 @@
+/** The sandbox of the tests looks every global up anew, and these are asked millions of times. */
+const { hypot, round, atan2, max, min, abs, sin, cos, sqrt } = Math;
+
 /**
  * A second, small lathe that imports nothing of the room: it holds a lump as a radius over x and angle, with what
  * is taken out across its axis as places, and does what the figures of the operations say, from the ends that
@@ -21,13 +24,15 @@ export interface Told {
 type Place = readonly [number, number, number];
 
 const PITCH = 0.1;
-const TURNS = 48;
+const TURNS = 180;
 
 interface Lump {
   /** ends that a rule is laid on, mm of the frame that begins at the first sawn end */
   low: number;
   high: number;
-  /** radius for each tenth of a millimetre and each of 48 directions, 0 towards the turner */
+  /** half the square it was sawn to; of a joined one there is none */
+  half: number;
+  /** radius that cuts have left, for each tenth of a millimetre and each of 180 directions, 0 towards the turner */
   radius: Float64Array[];
   bore: Float64Array;
   /** places taken out across the axis */
@@ -45,7 +50,7 @@ interface Axis {
 
 const STRAIGHT: Axis = { at: [0, 0, 0], along: [1, 0, 0] };
 const rad = (degrees: number) => (degrees * Math.PI) / 180;
-const away = (degrees: number): Place => [0, Math.sin(rad(degrees)), Math.cos(rad(degrees))];
+const away = (degrees: number): Place => [0, sin(rad(degrees)), cos(rad(degrees))];
 
 export class TestLathe {
   readonly lumps = new Map<string, Lump>();
@@ -101,15 +106,12 @@ export class TestLathe {
   private saw({ said, names }: Told): void {
     const across = figure(said, 'across');
     const length = figure(said, 'length');
-    const square = Array.from({ length: TURNS }, (_, i) => {
-      const [, y, z] = away((360 / TURNS) * i);
-      return across / 2 / Math.max(Math.abs(y), Math.abs(z));
-    });
-    const cells = Math.round(length / PITCH) + 1;
+    const cells = round(length / PITCH) + 1;
     this.lumps.set(names[0] ?? '', {
       low: 0,
       high: length,
-      radius: Array.from({ length: cells }, () => Float64Array.from(square)),
+      half: across / 2,
+      radius: Array.from({ length: cells }, () => new Float64Array(TURNS).fill(Infinity)),
       bore: new Float64Array(cells),
       taken: [],
       flats: new Map(),
@@ -129,7 +131,7 @@ export class TestLathe {
     const lean = rad(figure(told.said, 'axis leans, degrees', 0));
     this.axis = {
       at: [x, direction[1] * off, direction[2] * off],
-      along: [Math.cos(lean), direction[1] * Math.sin(lean), direction[2] * Math.sin(lean)],
+      along: [cos(lean), direction[1] * sin(lean), direction[2] * sin(lean)],
     };
   }
 
@@ -161,8 +163,7 @@ export class TestLathe {
   /** Nothing of a slice is left farther than so much from the axis the work turns about. */
   private reduce(lump: Lump, slice: number, wanted: number): void {
     const { at, along } = this.axis;
-    if (Math.abs(along[0]) < 0.99)
-      throw new Error('This lathe turns outsides about axes along the wood only.');
+    if (abs(along[0]) < 0.99) throw new Error('This lathe turns outsides about axes along the wood only.');
     const x = slice * PITCH - at[0];
     const centre = [at[1] + (along[1] / along[0]) * x, at[2] + (along[2] / along[0]) * x] as const;
     const row = lump.radius[slice];
@@ -172,8 +173,8 @@ export class TestLathe {
       // the ray from the middle leaves the circle round the axis here
       const b = y * centre[0] + z * centre[1];
       const inside = wanted ** 2 - centre[0] ** 2 - centre[1] ** 2 + b * b;
-      const leaves = inside < 0 ? 0 : b + Math.sqrt(inside);
-      row[i] = Math.min(row[i] ?? 0, Math.max(0, leaves));
+      const leaves = inside < 0 ? 0 : b + sqrt(inside);
+      row[i] = min(row[i] ?? 0, max(0, leaves));
     }
   }
 
@@ -213,9 +214,9 @@ export class TestLathe {
       const cone = i === deep.length - 1 && angle < 180 ? r / Math.tan(rad(angle / 2)) : 0;
       for (let d = from; d <= depth.mm + cone; d += PITCH / 2) {
         const x = depth.from?.side === 'high' ? lump.high - d : lump.low + d;
-        const slice = Math.round(x / PITCH);
+        const slice = round(x / PITCH);
         const wide = d <= depth.mm ? r : r * (1 - (d - depth.mm) / cone);
-        lump.bore[slice] = Math.max(lump.bore[slice] ?? 0, wide);
+        lump.bore[slice] = max(lump.bore[slice] ?? 0, wide);
       }
       from = depth.mm;
     });
@@ -225,13 +226,14 @@ export class TestLathe {
     const angle = figure(said, 'round, degrees');
     const r = figure(said, 'bit') / 2;
     const to = away(angle);
-    const row = lump.radius[Math.round(x / PITCH)];
-    const mouth = row?.[Math.round((((angle % 360) + 360) % 360) / (360 / TURNS)) % TURNS] ?? 0;
+    const row = lump.radius[round(x / PITCH)];
+    const turned = row?.[round((((angle % 360) + 360) % 360) / (360 / TURNS)) % TURNS] ?? 0;
+    const mouth = min(turned, lump.half / max(abs(to[1]), abs(to[2])));
     const deep = said.find((s) => s.name === 'deep from the surface')?.mm ?? Infinity;
     lump.taken.push((p) => {
       const height = p[1] * to[1] + p[2] * to[2];
-      const aside = Math.hypot(p[1] - height * to[1], p[2] - height * to[2]);
-      return Math.hypot(p[0] - x, aside) < r && height > mouth - deep;
+      const aside = hypot(p[1] - height * to[1], p[2] - height * to[2]);
+      return hypot(p[0] - x, aside) < r && height > mouth - deep;
     });
   }
 
@@ -260,13 +262,14 @@ export class TestLathe {
     const runs = mouthRuns * tipRuns === 1 ? -1 : 1;
     const at = bottom - runs * tip;
     const ends = [outer.low, outer.high, at + runs * inner.low, at + runs * inner.high];
-    const [low, high] = [Math.min(...ends), Math.max(...ends)];
+    const [low, high] = [min(...ends), max(...ends)];
     if (low < 0) throw new Error('This lathe lays the wood that is entered first.');
-    const cells = Math.round(high / PITCH) + 1;
+    const cells = round(high / PITCH) + 1;
     told.on.forEach((name) => this.lumps.delete(name));
     this.lumps.set(told.names[0] ?? '', {
       low,
       high,
+      half: Infinity,
       radius: Array.from({ length: cells }, () => new Float64Array(TURNS).fill(Infinity)),
       bore: new Float64Array(cells),
       taken: [],
@@ -286,9 +289,9 @@ export class TestLathe {
     const ends = [this.place(told, from), this.place(told, to)];
     for (let i = 0; i < lump.radius.length; i++) {
       const x = i * PITCH;
-      if (x < Math.min(...ends) || x > Math.max(...ends)) continue;
+      if (x < min(...ends) || x > max(...ends)) continue;
       const row = lump.radius[i];
-      row?.forEach((r, j) => (row[j] = Math.max(0, r - takes.mm)));
+      row?.forEach((r, j) => (row[j] = max(0, r - takes.mm)));
     }
   }
 }
@@ -298,12 +301,12 @@ function lumpHas(lump: Lump, p: Place): boolean {
   return lump.glued.length === 0 || lump.glued.some((part) => lumpHas(part.lump, inGlued(p, part)));
 }
 
-function ownHas({ low, high, radius, bore, taken }: Lump, p: Place): boolean {
+function ownHas({ low, high, half, radius, bore, taken }: Lump, p: Place): boolean {
   const [x, y, z] = p;
-  if (x < low || x > high) return false;
-  const slice = Math.round(x / PITCH);
-  const turn = Math.round(((((Math.atan2(y, z) * 180) / Math.PI + 360) % 360) * TURNS) / 360) % TURNS;
-  const r = Math.hypot(y, z);
+  if (x < low || x > high || max(abs(y), abs(z)) > half) return false;
+  const slice = round(x / PITCH);
+  const turn = round(((((atan2(y, z) * 180) / Math.PI + 360) % 360) * TURNS) / 360) % TURNS;
+  const r = hypot(y, z);
   if (r > (radius[slice]?.[turn] ?? 0) || r < (bore[slice] ?? 0)) return false;
   return !taken.some((gone) => gone(p));
 }
@@ -314,7 +317,7 @@ const inGlued = ([x, y, z]: Place, { at, runs }: { at: number; runs: 1 | -1 }): 
 function about(p: Place, { at, along }: Axis): { x: number; r: number } {
   const from = p.map((v, i) => v - (at[i] ?? 0));
   const x = from.reduce((sum, v, i) => sum + v * (along[i] ?? 0), 0);
-  return { x, r: Math.hypot(...from.map((v, i) => v - x * (along[i] ?? 0))) };
+  return { x, r: hypot(...from.map((v, i) => v - x * (along[i] ?? 0))) };
 }
 
 function figure(said: readonly Figure[], name: string, otherwise?: number): number {
@@ -349,15 +352,15 @@ function stretchesOf(said: readonly Figure[]): Stretch[] {
 /** Radius at x; of two that meet in a step the larger. Null beyond what is said. */
 function radiusOf(stretches: readonly Stretch[], x: number): number | null {
   const there = stretches.filter((s) => x >= s.x0 - 1e-9 && x <= s.x1 + 1e-9 && s.x1 > s.x0);
-  return there.length === 0 ? null : Math.max(...there.map((s) => radiusIn(s, x)));
+  return there.length === 0 ? null : max(...there.map((s) => radiusIn(s, x)));
 }
 
 /** On a circle through both ends that stands so far off their chord: R = (c²/4 + s²) / 2s. */
 function radiusIn({ x0, r0, x1, r1, off }: Stretch, x: number): number {
   const share = (x - x0) / (x1 - x0);
   if (off === 0) return r0 + share * (r1 - r0);
-  const chord = Math.hypot(x1 - x0, r1 - r0);
-  const s = Math.abs(off);
+  const chord = hypot(x1 - x0, r1 - r0);
+  const s = abs(off);
   const big = (chord * chord) / 4 + s * s;
   const radius = big / (2 * s);
   const [nx, nr] = [-(r1 - r0) / chord, (x1 - x0) / chord];
@@ -365,5 +368,5 @@ function radiusIn({ x0, r0, x1, r1, off }: Stretch, x: number): number {
   const back = radius - s;
   const cx = (x0 + x1) / 2 - side * nx * back;
   const cr = (r0 + r1) / 2 - side * nr * back;
-  return Math.max(0, cr + side * Math.sqrt(Math.max(0, radius * radius - (x - cx) ** 2)));
+  return max(0, cr + side * sqrt(max(0, radius * radius - (x - cx) ** 2)));
 }

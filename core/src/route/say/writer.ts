@@ -1,22 +1,28 @@
 import { applied } from '../apply.js';
 import type { Lengths, Operation, Route } from '../operation.js';
-import { bore, boreAcross } from '../say/bore.js';
-import { look } from '../say/check.js';
-import { cut } from '../say/cut.js';
-import { face, flatAcross } from '../say/face.js';
-import { hold, tailAway, takeOff } from '../say/hold.js';
-import { fix, glue } from '../say/join.js';
-import { part } from '../say/part.js';
-import { saw } from '../say/saw.js';
-import { treat } from '../say/treat.js';
+import { bore, boreAcross } from './bore.js';
+import { look } from './check.js';
+import { cut } from './cut.js';
+import { face, flatAcross } from './face.js';
+import { hold, tailAway, takeOff } from './hold.js';
+import { fix, glue } from './join.js';
+import { part } from './part.js';
+import { saw } from './saw.js';
+import { treat } from './treat.js';
 import { EMPTY_SHOP, type Datum, type Shop } from '../shop.js';
 
 /** A route written down one operation after the other, each said in the shop as the last one left it. */
 export class Writer {
-  private shop: Shop = EMPTY_SHOP;
+  /** the shop as the last operation left it */
+  shop: Shop;
   private readonly operations: Operation[] = [];
 
-  constructor(private readonly lengths: Lengths) {}
+  constructor(
+    readonly lengths: Lengths,
+    from: Shop = EMPTY_SHOP,
+  ) {
+    this.shop = from;
+  }
 
   get route(): Route {
     return { schema: 1, operations: this.operations };

@@ -1,0 +1,293 @@
+import fc from 'fast-check';
+import { dim } from '../measure/index.js';
+import type { MountKind } from '../mounting/index.js';
+import { outlineOf, STARTING_FORMS, type Element, type Part, type PatternBody } from '../pattern/index.js';
+import { covers, goalOf, play, usualRoute, type Route } from '../route/index.js';
+import { differences } from '../route/byHand/all.js';
+import { exampleInputs, exampleWorkshop } from './exampleShop.js';
+import { planPart } from './planPart.js';
+import { routeWork } from './routeWork.js';
+
+/** A workshop that owns every bit that is asked for. */
+function workshopFor({ parts }: PatternBody) {
+  const workshop = exampleWorkshop();
+  const sizes = parts.flatMap((p) => [
+    ...p.holes.flatMap((h) => h.steps.map((s) => s.diameter.mm)),
+    ...(p.crossHoles ?? []).map((h) => h.diameter.mm),
+  ]);
+  const bits = [...new Set(sizes)].map((d) => ({
+    id: `bit${d}`,
+    kind: 'brad point' as const,
+    diameter: dim(d),
+    length: 300,
+  }));
+  return { ...workshop, bits: [...workshop.bits, ...bits] };
+}
+
+/** The usual route of one part of a pattern in a way of holding, with what is said against it. */
+function routed(body: PatternBody, part: Part, mount: MountKind, kits = exampleInputs(1).stock.kits) {
+  const base = exampleInputs(1);
+  const pattern: PatternBody = { ...body, parts: [part] };
+  const inputs = {
+    ...base,
+    stock: { ...base.stock, kits },
+    workshop: workshopFor(body),
+    pattern,
+    order: { ...base.order, mount },
+  };
+  const { plan } = planPart(part, inputs);
+  const work = routeWork(part, plan, inputs.order);
+  const lengths = () => work.outline.length;
+  const route = usualRoute(work);
+  if (!route) return null;
+  const played = play(route, lengths);
+  const goal = goalOf(work);
+  return {
+    route,
+    stops: played.findings.map((f) => f.what),
+    uncovered: covers(played.end, [goal]).map((f) => f.what),
+    judge: (pitch: number) =>
+      differences(
+        { name: part.id, pattern: { ...pattern, parts: [goal] }, route: () => route, lengths },
+        route,
+        pitch,
+      ).reduce((sum, d) => sum + d.missing + d.extra, 0),
+  };
+}
+
+const PARTS = STARTING_FORMS.flatMap((form) => {
+  const body = { ...form.body({}, 'maple'), hardware: [] };
+  return body.parts.map((part) => ({ name: `${form.name}, ${part.name}`, body, part }));
+});
+
+describe('the usual route plays, covers what is drawn, and makes it on a lathe that knows only what is said', () => {
+  it.each(PARTS)('$name, between centres', ({ body, part }) => {
+    const made = routed(body, part, 'between centres')!;
+    expect([made.stops, made.uncovered]).toEqual([[], []]);
+    expect(made.judge(6)).toBe(0);
+  });
+
+  // a stem of ten is thinner than any tenon its blank could have
+  it.each(PARTS.filter(({ name }) => !name.endsWith('Stem')))('$name, in a chuck', ({ body, part }) => {
+    const made = routed(body, part, 'chuck')!;
+    expect([made.stops, made.uncovered]).toEqual([[], []]);
+  });
+
+  it('a stopper on the mandrel that its insert is screwed on', () => {
+    const { pattern } = exampleInputs(1);
+    const made = routed(pattern, pattern.parts[0], 'mandrel')!;
+    expect([made.stops, made.uncovered]).toEqual([[], []]);
+    const ids = made.route.operations.map((o) => o.id);
+    const order = [
+      'bore:',
+      'join:',
+      'hold:mandrel',
+      'rough:',
+      'shape:e1',
+      'sanded:',
+      'hold:tail away',
+      'part:far end',
+    ];
+    const places = order.map((id) => ids.findIndex((own) => own.startsWith(id)));
+    expect(places).toEqual([...places].sort((a, b) => a - b));
+    expect(places).not.toContain(-1);
+  });
+
+  it('gives up where it does not know the way, and says so', () => {
+    const { body, part } = PARTS[0]!;
+    const base = exampleInputs(1);
+    const inputs = { ...base, workshop: workshopFor(body), pattern: { ...body, hardware: [] } };
+    const { plan } = planPart(part, inputs);
+    expect(usualRoute(routeWork(part, plan, inputs.order, { ...plan.mount, kind: 'cups' }))).toBeNull();
+  });
+});
+
+/** Parts that are hard to hold: thin necks under heads, tips, bores from both ends, cross holes, second axes, lines. */
+const length = (least: number, most: number) =>
+  fc.double({ min: least, max: most, noNaN: true }).map((v) => dim(Number(v.toFixed(1))));
+const middle: fc.Arbitrary<Element[]> = fc.oneof(
+  fc
+    .record({ kind: fc.constant('cylinder' as const), id: fc.constant(''), length: length(6, 30) })
+    .map((e) => [e]),
+  fc
+    .record({
+      kind: fc.constant('taper' as const),
+      id: fc.constant(''),
+      length: length(8, 40),
+      endDiameter: length(10, 34),
+    })
+    .map((e) => [e]),
+  fc
+    .record({
+      kind: fc.constant('bead' as const),
+      id: fc.constant(''),
+      length: length(6, 14),
+      crown: length(36, 40),
+    })
+    .map((e) => [e]),
+  length(10, 34).map((endDiameter): Element[] => [
+    { kind: 'shoulder', id: '', endDiameter },
+    { kind: 'cylinder', id: '', length: dim(5) },
+  ]),
+  length(1, 1.4).map((depth): Element[] => [
+    { kind: 'v-groove', id: '', length: dim(2.5), depth },
+    { kind: 'cylinder', id: '', length: dim(5) },
+  ]),
+);
+const tipped = fc.boolean();
+const hardParts = fc
+  .record({
+    middle: fc.array(middle, { minLength: 1, maxLength: 5 }),
+    start: length(12, 32),
+    neck: fc.boolean(),
+    tip: tipped,
+    nose: tipped,
+    bores: fc.subarray(['reference', 'far'] as const),
+    across: fc.boolean(),
+    line: fc.boolean(),
+    second: fc.boolean(),
+  })
+  .map((w) => {
+    const tip = (id: string, endDiameter: number): Element => ({
+      kind: 'taper',
+      id,
+      length: dim(12),
+      endDiameter: dim(endDiameter),
+    });
+    const neck: Element[] = [
+      { kind: 'shoulder', id: 'n1', endDiameter: dim(9) },
+      { kind: 'cylinder', id: 'neck', length: dim(10) },
+      { kind: 'shoulder', id: 'n2', endDiameter: dim(30) },
+      { kind: 'cylinder', id: 'head', length: dim(16) },
+    ];
+    const named = w.middle.flat().map((e, i) => ({ ...e, id: `m${i}` }));
+    const elements = [
+      ...(w.nose ? [tip('nose', w.start.mm)] : []),
+      ...named,
+      ...(w.neck ? neck : []),
+      { kind: 'shoulder', id: 'last', endDiameter: dim(20) } as Element,
+      { kind: 'cylinder', id: 'end', length: dim(14) } as Element,
+      ...(w.tip ? [tip('tip', 0)] : []),
+    ];
+    const part: Part = {
+      id: 'p',
+      name: 'Part',
+      perItem: 1,
+      materialId: 'maple',
+      turnings: [{ id: 't1', startDiameter: w.nose ? dim(0) : w.start, elements }],
+      holes: w.bores
+        .filter((end) => (end === 'far' ? !w.tip : !w.nose))
+        .map((from) => ({
+          id: `bore ${from}`,
+          name: `hole from the ${from} end`,
+          from,
+          through: false,
+          pointAngle: 118,
+          steps: [{ diameter: dim(6), depth: dim(8) }],
+        })),
+      ...(w.across
+        ? {
+            crossHoles: [
+              {
+                id: 'x',
+                name: 'cross hole',
+                from: 'far' as const,
+                at: dim(w.tip ? 19 : 7),
+                angle: 90,
+                diameter: dim(4),
+                through: true,
+              },
+            ],
+          }
+        : {}),
+      ...(w.line
+        ? {
+            decorations: [
+              { id: 'd', kind: 'burnt line' as const, elementId: 'end', from: dim(4), width: dim(1) },
+            ],
+          }
+        : {}),
+    };
+    const end = outlineOf(part.turnings[0]).spans.find((span) => span.element.id === 'end');
+    if (w.second)
+      part.turnings.push({
+        id: 't2',
+        startDiameter: dim(18),
+        axis: { shift: dim(2), direction: 0, tilt: 0, along: dim((end?.x0 ?? 0) + 6) },
+        elements: [{ kind: 'cylinder', id: 'flat', length: dim(6) }],
+      });
+    return { part, classes: w };
+  });
+
+describe('hard parts', () => {
+  const body: PatternBody = { ...exampleInputs(1).pattern, hardware: [], kind: 'other' };
+
+  it('are made as they are drawn, and every class of them is met', () => {
+    const met = new Map<string, number>();
+    let [tried, givenUp] = [0, 0];
+    fc.assert(
+      fc.property(hardParts, ({ part, classes }) => {
+        tried++;
+        const { neck, tip, nose, bores, across, line, second } = classes;
+        for (const [name, is] of Object.entries({
+          neck,
+          tip,
+          nose,
+          across,
+          line,
+          second,
+          bored: bores.length > 0,
+          both: bores.length > 1,
+        }))
+          if (is) met.set(name, (met.get(name) ?? 0) + 1);
+        const made = routed({ ...body, parts: [part] }, part, 'between centres');
+        if (!made) {
+          givenUp++;
+          return;
+        }
+        expect([made.stops, made.uncovered]).toEqual([[], []]);
+        expect(made.judge(5.3)).toBe(0);
+      }),
+      { numRuns: 30, seed: 12 },
+    );
+    expect(givenUp / tried).toBeLessThan(0.02);
+    for (const [name, times] of met) expect([name, times / tried > 0.05]).toEqual([name, true]);
+    expect(met.size).toBe(8);
+  });
+});
+
+describe('the order of the usual route', () => {
+  const { body, part } = PARTS.find(({ name }) => name.startsWith('Leg'))!;
+  const ids = (route: Route) => route.operations.map((o) => o.id);
+
+  it('between centres: nothing is parted while it spins, the nib at the drive is cut last', () => {
+    const order = ids(routed(body, part, 'between centres')!.route);
+    const at = (id: string) => order.findIndex((own) => own.startsWith(id));
+    expect(at('nib:far end')).toBeLessThan(at('nib:reference end'));
+    expect(at('nib:reference end')).toBeLessThan(at('hold:off'));
+    expect(at('hold:off')).toBeLessThan(at('part:far nib'));
+    expect(order.some((id) => id.startsWith('hold:tail away'))).toBe(false);
+  });
+
+  it('leaves a square square: what is roughed and sanded keeps off it', () => {
+    const { route } = routed(body, part, 'between centres')!;
+    const square = part.turnings[0].elements.find((e) => e.kind === 'square')!;
+    expect(
+      route.operations.filter((o) => o.id.startsWith('sanded')).every((o) => !o.on.includes(square.id)),
+    ).toBe(true);
+    const sanded = route.operations.flatMap((o) =>
+      o.effects.flatMap((e) => (e.do === 'treat' ? [e.treated.on.id] : [])),
+    );
+    expect(sanded).not.toContain(`shape:${square.id}`);
+  });
+
+  it('in a chuck: the tenon is turned before it is gripped, and all is trued after', () => {
+    const order = ids(routed(body, part, 'chuck')!.route);
+    const [tenon, grip, trued, shaped] = ['tenon:', 'hold:chuck', 'rough:true', 'shape:'].map((id) =>
+      order.findIndex((own) => own.startsWith(id)),
+    ) as [number, number, number, number];
+    expect(tenon).toBeLessThan(grip);
+    expect(grip).toBeLessThan(trued);
+    expect(trued).toBeLessThan(shaped);
+  });
+});

@@ -1,0 +1,71 @@
+import type { Mount } from '../../mounting/index.js';
+import type { Hole, Outline, Part, PartEnd, SawnForm } from '../../pattern/index.js';
+import type { Cut } from '../../turning/index.js';
+
+/** Hardware that goes into a piece or over it. */
+export interface FitIn {
+  id: string;
+  kitId: string;
+  end: PartEnd;
+  when: 'before turning' | 'after the tenon' | 'at the end';
+  title: string;
+  words: string[];
+  /** until it may be worked on, minutes; null when it holds at once */
+  cureMinutes: number | null;
+}
+
+/** One coat of a finish; between coats it waits, minutes. */
+interface CoatOn {
+  name: string;
+  turning: boolean;
+  waitMinutes: number;
+}
+
+/** All that the usual route of one part is made from: what is drawn, what it is made of, how it is held. Lengths mm. */
+export interface Work {
+  part: Part;
+  outline: Outline;
+  stock: SawnForm;
+  mount: Mount;
+  /** holes along the axis as they are drilled, those of the hardware among them */
+  holes: readonly Hole[];
+  fits: readonly FitIn[];
+  /** elements that meet something else, or stay as the plane left them: never sanded */
+  bare: ReadonlySet<string>;
+  /** what is left on the radius, and what each grit takes of it */
+  sanding: { grit: string; takes: number }[];
+  coats: readonly CoatOn[];
+  /** cuts in their order, the end far from the drive first */
+  cuts: readonly Cut[];
+}
+
+/** The part with the holes its hardware asks for: what must be there at the end. */
+export const goalOf = ({ part, holes }: Work): Part => ({ ...part, holes: [...holes] });
+
+/** Taken off a sawn end that is drilled or that hardware sits on, to have it flat. */
+const FACED = 1;
+
+/** Where the piece lies in its blank: its reference end from the first sawn end, and what is left at both ends. */
+export interface Lie {
+  /** waste before the reference end and after the far end */
+  before: number;
+  after: number;
+  drive: PartEnd;
+  tail: PartEnd;
+}
+
+/**
+ * A blank's first end is that of the part's reference end. What the blank is too long goes to the drive; on a
+ * mandrel, where there is no waste at the drive, to the tail. A drilled end without waste is faced.
+ */
+export function lieOfPiece({ outline, stock, mount, holes }: Work): Lie {
+  const extra = stock.length - outline.length;
+  const drive = mount.headstockEnd;
+  const tail = drive === 'reference' ? 'far' : 'reference';
+  const faced = (end: PartEnd) => (holes.some((h) => h.from === end) ? Math.min(FACED, extra) : 0);
+  const atTail = mount.wasteDrive > 0 ? Math.max(mount.wasteTail, faced(tail)) : extra - faced(drive);
+  const atDrive = extra - atTail;
+  return drive === 'reference'
+    ? { before: atDrive, after: atTail, drive, tail }
+    : { before: atTail, after: atDrive, drive, tail };
+}
