@@ -249,6 +249,34 @@ async function benchFitting() {
   row('its whole plan, median of 50', `${median(await timed(50, whole)).toFixed(1)} ms`);
 }
 
+/** A route of 120 operations and more, planned and played. */
+async function benchRoute() {
+  const core = await import(pathToFileURL(join(ROOT, 'core/dist/index.js')));
+  const { exampleInputs } = await import(pathToFileURL(join(ROOT, 'core/dist/plan/exampleShop.js')));
+  const { planPart } = await import(pathToFileURL(join(ROOT, 'core/dist/plan/planPart.js')));
+  const { routeWork } = await import(pathToFileURL(join(ROOT, 'core/dist/plan/routeWork.js')));
+  const body = benchPattern(core);
+  const inputs = exampleInputs(1);
+  const pattern = { ...body, hardware: [] };
+  const order = { ...inputs.order, mount: 'between centres' };
+  const { plan } = planPart(body.parts[0], { ...inputs, pattern, order });
+  const work = routeWork(body.parts[0], plan, order);
+  const route = core.usualRoute(work);
+  const lengths = () => work.outline.length;
+  const count = route.operations.length;
+  const half = Math.floor(count / 2);
+  const { before } = core.play(route, lengths);
+  const rest = { ...route, operations: route.operations.slice(half) };
+  for (const [what, one] of [
+    [`usual route of 60 elements (${count} operations), median of 50`, () => core.usualRoute(work)],
+    ['playing it, median of 50', () => core.play(route, lengths)],
+    ['playing its second half from the middle, median of 50', () => core.play(rest, lengths, before[half])],
+  ]) {
+    await timed(10, one);
+    row(what, `${median(await timed(50, one)).toFixed(1)} ms`);
+  }
+}
+
 async function benchCutting() {
   const core = await import(pathToFileURL(join(ROOT, 'core/dist/index.js')));
   const { default: load } = await import(pathToFileURL(join(ROOT, 'node_modules/highs/build/highs.mjs')));
@@ -413,6 +441,7 @@ await main(async () => {
     await benchPlan();
     await benchPatternBench();
     await benchFitting();
+    await benchRoute();
     await benchPhoto();
     await benchCutting();
   }

@@ -67,9 +67,11 @@ describe('the usual route plays, covers what is drawn, and makes it on a lathe t
     expect(made.judge(6)).toBe(0);
   });
 
-  // a stem of ten is thinner than any tenon its blank could have
-  it.each(PARTS.filter(({ name }) => !name.endsWith('Stem')))('$name, in a chuck', ({ body, part }) => {
-    const made = routed(body, part, 'chuck')!;
+  it.each(PARTS)('$name, in a chuck', ({ name, body, part }) => {
+    const made = routed(body, part, 'chuck');
+    // a stem of ten is thinner than anything that the jaws of this workshop close on
+    expect(made === null).toBe(name.endsWith('Stem'));
+    if (!made) return;
     expect([made.stops, made.uncovered]).toEqual([[], []]);
   });
 

@@ -28,7 +28,7 @@ export interface Skin {
   id: string;
   axis: Placement;
   side: 'outside' | 'inside';
-  /** exact, x from the axis' own origin; says nothing of what lies before its first and after its last point */
+  /** exact and in order, x from the axis' own origin; says nothing of what lies before its first and after its last point */
   profile: Segment[];
   /** what stands above the profile until it is sanded away, mm on the radius */
   fat: { x0: number; x1: number; mm: number }[];
@@ -88,10 +88,17 @@ function formHas(form: Body['form'], p: Vector): boolean {
   }
 }
 
+/** Asked for every skin of every place: what does not reach there is passed over before anything is worked out. */
 function takesAway(skin: Skin, p: Vector): boolean {
-  const { x, r } = aboutAxis(p, skin.axis);
+  const { axis, profile, side } = skin;
+  const x = beyond(p, axis);
+  const [first] = profile;
+  const last = profile[profile.length - 1];
+  if (!first || !last || x < first.x0 || x > last.x1) return false;
   const radius = skinRadius(skin, x);
-  return radius !== null && (skin.side === 'outside' ? r > radius : r < radius);
+  if (radius === null) return false;
+  const { r } = aboutAxis(p, axis);
+  return side === 'outside' ? r > radius : r < radius;
 }
 
 /**
@@ -99,9 +106,12 @@ function takesAway(skin: Skin, p: Vector): boolean {
  * is the one that leaves more wood. Asked more often than all else: it makes no lists.
  */
 export function skinRadius({ profile, side, fat }: Skin, x: number): number | null {
+  const last = profile[profile.length - 1];
+  if (!last || x > last.x1) return null;
   let radius: number | null = null;
   for (const segment of profile) {
-    if (x < segment.x0 || x > segment.x1) continue;
+    if (x < segment.x0) break;
+    if (x > segment.x1) continue;
     const r = radiusOn(segment, x);
     if (radius === null || (side === 'outside' ? r > radius : r < radius)) radius = r;
   }

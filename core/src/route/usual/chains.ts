@@ -6,6 +6,9 @@ import { NIB } from './profiles.js';
 import { furtherAxes, rough, shape, tips } from './shape.js';
 import { coat, decorate, sand } from './surface.js';
 
+/** This way of holding cannot be gone here. */
+export class NoWay extends Error {}
+
 /** How long a nib is made, mm: a saw goes in beside it. */
 const NIB_LONG = 5;
 
@@ -104,7 +107,9 @@ export function mandrelChain(bench: Bench): void {
 /** Roughed between centres to get its tenon; then in the chuck, truly round once more, and finished at both ends. */
 export function chuckChain(bench: Bench): void {
   const { lie, wood, work, writer } = bench;
-  const tenon = work.mount.tenon ?? { diameter: 20, length: 10 };
+  const { tenon } = work.mount;
+  // no jaws close on anything as thin as this: another way is wanted
+  if (!tenon) throw new NoWay();
   betweenCentres(bench);
   rough(bench, { pass: 'round', over: 2, atDrive: tenon.diameter + 1 });
   writer.cut({
