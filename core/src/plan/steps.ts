@@ -107,7 +107,7 @@ function roundSteps(part: PartDraft): Draft[] {
       stage: 'turn',
       title: 'Rough to round',
       words: [
-        `Round to ${len(part.largestDiameter + 1)}, then stop and look: no flats left anywhere.`,
+        ...roughWords(part),
         ...(mount.tenon
           ? [
               `Turn a tenon ${len(mount.tenon.diameter)} × ${len(mount.tenon.length)} on the waste first, shoulder square.`,
@@ -118,6 +118,19 @@ function roundSteps(part: PartDraft): Draft[] {
       setup: onLathe(part),
       speed: speedOf(part, 'rough'),
     },
+  ];
+}
+
+/** A square that is left is not roughed: its planed faces are those of the finished piece. */
+function roughWords({ outline: { squares = [] }, largestDiameter }: PartDraft): string[] {
+  if (squares.length === 0)
+    return [`Round to ${len(largestDiameter + 1)}, then stop and look: no flats left anywhere.`];
+  return [
+    ...squares.map(
+      ({ x0, x1 }) =>
+        `Leave the square from ${len(x0)} to ${len(x1)} as it is: pencil its end on the flat faces and nick the corners first.`,
+    ),
+    'Round only what lies beside it, then stop and look: no flats left there.',
   ];
 }
 
