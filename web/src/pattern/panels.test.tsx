@@ -1,0 +1,118 @@
+import { outlineOf, STARTING_FORMS, type Part, type PatternBody } from '@compas/core';
+import { fireEvent, screen } from '@testing-library/react';
+import { useState, type ComponentType } from 'react';
+import { exampleWorkshop } from '../../../core/src/plan/exampleShop.js';
+import { choose, shownInApp } from '../../test/inApp.js';
+import { EditorContext } from './editor.js';
+import { firstSpot, turningAt } from './editing.js';
+import { HolesPanel } from './HolesPanel.js';
+import { SurfacePanel } from './SurfacePanel.js';
+
+let current: PatternBody;
+
+/** A panel beside the strip, with the body it changes. */
+function Bench({ Panel, selected }: { Panel: ComponentType; selected: string | null }) {
+  const [body, change] = useState(() => STARTING_FORMS[0].body({}, 'maple'));
+  current = body;
+  const spot = firstSpot(body);
+  const editor = {
+    body,
+    outline: outlineOf(turningAt(body, spot)),
+    workshop: exampleWorkshop(),
+    spot,
+    goTo: () => undefined,
+    change,
+    selected,
+    select: () => undefined,
+  };
+  return (
+    <EditorContext value={editor}>
+      <Panel />
+    </EditorContext>
+  );
+}
+const shown = (Panel: ComponentType, selected: string | null = null) =>
+  shownInApp(<Bench Panel={Panel} selected={selected} />);
+const part = (): Part => current.parts[0];
+const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
+/** Typed into a length field and left. */
+async function give(user: ReturnType<typeof shown>['user'], label: string, text: string) {
+  const field = screen.getByRole('textbox', { name: label });
+  await user.clear(field);
+  await user.type(field, text);
+  await user.tab();
+}
+
+describe('holes of a pattern', () => {
+  it('along the axis: added, named, stepped, tapered, taken away', async () => {
+    const { user } = shown(HolesPanel);
+    expect(part().holes).toEqual([]);
+    press('+ add a hole');
+    await give(user, 'hole, diameter 1', '3/8 in');
+    await give(user, 'hole, depth 1', '2 cm');
+    const [only] = part().holes[0]!.steps;
+    expect(only!.diameter).toMatchObject({ typed: '3/8 in' });
+    expect(only!.diameter.mm).toBeCloseTo(9.525, 6);
+    expect(only!.depth.mm).toBe(20);
+    press('+ step');
+    const [first, second] = part().holes[0]!.steps;
+    // narrower and deeper than the one before, whatever that was
+    expect(second!.diameter.mm).toBeLessThan(first!.diameter.mm);
+    expect(second!.depth.mm).toBeGreaterThan(first!.depth.mm);
+    press('Taper step 2 of hole');
+    expect(part().holes[0]!.steps[1]!.endDiameter!.mm).toBeLessThan(second!.diameter.mm);
+    press('Step 2 of hole straight again');
+    expect(part().holes[0]!.steps[1]!.endDiameter).toBeUndefined();
+    press('Take hole away');
+    expect(part().holes).toEqual([]);
+  });
+
+  it('that goes through asks for no depth and takes no further step', async () => {
+    const { user } = shown(HolesPanel);
+    press('+ add a hole');
+    await user.click(screen.getByRole('checkbox', { name: 'through' }));
+    expect(part().holes[0]!.through).toBe(true);
+    expect(screen.queryByRole('textbox', { name: 'hole, depth 1' })).toBeNull();
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: '+ step' }).disabled).toBe(true);
+  });
+
+  it('across it: the next stands a quarter further round and is counted from the same end', async () => {
+    const { user } = shown(HolesPanel);
+    press('+ add a cross hole');
+    await choose('cross hole, from', 'from the far end');
+    press('+ add a cross hole');
+    const [first, second] = part().crossHoles!;
+    expect([first!.angle, second!.angle]).toEqual([0, 90]);
+    expect(second!.from).toBe('far');
+    await give(user, 'cross hole, at', '15');
+    expect(part().crossHoles!.map((h) => h.at.mm)).toEqual([15, 12]);
+    await user.click(screen.getAllByRole('checkbox', { name: 'through' })[0]!);
+    expect(part().crossHoles![0]).toMatchObject({ through: false, depth: { mm: 10 } });
+    press('Take cross hole away');
+    expect(part().crossHoles!.map((h) => h.angle)).toEqual([90]);
+  });
+});
+
+describe('decoration', () => {
+  it('goes on the element that is chosen, a burnt line narrow, a texture wide', async () => {
+    const second = STARTING_FORMS[0].body({}, 'maple').parts[0].turnings[0].elements[1]!.id;
+    const { user } = shown(SurfacePanel, second);
+    expect(screen.getByText(/Plain\./)).toBeTruthy();
+    press('+ burnt line');
+    press('+ texture');
+    const [line, band] = part().decorations!;
+    expect([line!.elementId, band!.elementId]).toEqual([second, second]);
+    expect(line!.width.mm).toBeLessThan(band!.width.mm);
+    expect(line!.id).not.toBe(band!.id);
+    await user.type(screen.getAllByLabelText('Words for the decoration')[0]!, 'with wire');
+    expect(part().decorations!.map((d) => d.words)).toEqual(['with wire', undefined]);
+    fireEvent.click(screen.getAllByRole('button', { name: 'Take the decoration away' })[0]!);
+    expect(part().decorations!.map((d) => d.kind)).toEqual(['texture']);
+  });
+
+  it('goes on the first element when none is chosen', () => {
+    shown(SurfacePanel);
+    press('+ colour');
+    expect(part().decorations![0]!.elementId).toBe(part().turnings[0].elements[0]!.id);
+  });
+});
