@@ -259,8 +259,8 @@ async function benchRoute() {
   const inputs = exampleInputs(1);
   const pattern = { ...body, hardware: [] };
   const order = { ...inputs.order, mount: 'between centres' };
-  const { plan } = planPart(body.parts[0], { ...inputs, pattern, order });
-  const work = routeWork(body.parts[0], plan, order);
+  const asked = { ...inputs, pattern, order };
+  const work = routeWork(body.parts[0], planPart(body.parts[0], asked).plan, asked);
   const route = core.usualRoute(work);
   const lengths = () => work.outline.length;
   const count = route.operations.length;

@@ -1,4 +1,4 @@
-import { joinFindings, joinsOf, type Join } from '../assembly/index.js';
+import { joinFindings } from '../assembly/index.js';
 import { planCrossDrilling } from '../hardware/index.js';
 import type { Station } from '../inspect/index.js';
 import { layoutOf, type Layout } from '../layout/index.js';
@@ -9,6 +9,7 @@ import { cautionsFor, type Caution } from '../safety/index.js';
 import { finishFindings, grainMicrons, gritLadder, protocolOf } from '../surface/index.js';
 import { orderOfCuts, type SpeedChoice } from '../turning/index.js';
 import type { Step } from '../batch/index.js';
+import { fittedJoins } from './fittedJoins.js';
 import { drawnPart, facesOf, type DrawnPart } from './drawnPart.js';
 import { heldPart, type HeldPart } from './heldPart.js';
 import type { PlanInputs } from './inputs.js';
@@ -58,7 +59,7 @@ export function planPart(part: Part, inputs: PlanInputs): PlannedPart {
   const cross = planCrossDrilling(part.id, bores, held.blank.section, drawn.site);
   const finish = workshop.finishes.find((f) => f.id === order.finishId);
   const fitted = [hardware, ...otherHardware].filter((h) => h !== null);
-  const joins = fitted.flatMap((h, i) => numbered(joinsOf(h.kit, material, workshop.glues, h.needs.way), i));
+  const joins = fittedJoins(fitted, material, workshop.glues).map(({ join }) => join);
   const work = heldWork(drawn, held, speeds);
   const draft: PartDraft = {
     partId: part.id,
@@ -112,10 +113,6 @@ export function planPart(part: Part, inputs: PlanInputs): PlannedPart {
     },
   };
 }
-
-/** Joins of further hardware keep their ids apart from those of the first. */
-const numbered = (joins: Join[], i: number): Join[] =>
-  i === 0 ? joins : joins.map((join) => ({ ...join, id: `${join.id}.${i + 1}` }));
 
 /** The work as the lathe must take it. */
 function heldWork(drawn: DrawnPart, { blank }: HeldPart, speeds: readonly SpeedChoice[]): HeldWork {

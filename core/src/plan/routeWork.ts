@@ -1,23 +1,29 @@
 import type { FitIn, Work } from '../route/index.js';
 import type { Mount } from '../mounting/index.js';
 import type { Part } from '../pattern/index.js';
-import type { PlanOrder } from './inputs.js';
+import { fittedJoins } from './fittedJoins.js';
+import type { PlanInputs } from './inputs.js';
 import type { PartDraft } from './stepDraft.js';
 
 /** What the usual route of a part is made from, out of what its rooms have worked out. */
-export function routeWork(part: Part, draft: PartDraft, order: PlanOrder, mount: Mount = draft.mount): Work {
+export function routeWork(
+  part: Part,
+  draft: PartDraft,
+  inputs: PlanInputs,
+  mount: Mount = draft.mount,
+): Work {
   return {
     part,
     outline: draft.outline,
     stock: {
-      kind: order.stockForm ?? 'square',
+      kind: inputs.order.stockForm ?? 'square',
       // a square that is left has the size its faces are planed to
       across: Math.max(0, ...(draft.outline.squares ?? []).map((s) => s.side)) || draft.blank.section,
       length: draft.blank.length,
     },
     mount,
     holes: draft.holes,
-    fits: fitsOf(draft),
+    fits: fitsOf(draft, inputs),
     bare: bareElements(draft),
     sanding: sandingOf(draft),
     coats: (draft.finish?.coats ?? []).map((coat) => ({
@@ -29,16 +35,18 @@ export function routeWork(part: Part, draft: PartDraft, order: PlanOrder, mount:
   };
 }
 
-const fitsOf = ({ joins, hardware }: PartDraft): FitIn[] =>
-  joins.map((join) => ({
+function fitsOf({ hardware, otherHardware = [], material }: PartDraft, { workshop }: PlanInputs): FitIn[] {
+  const fitted = [hardware, ...otherHardware].filter((h) => h !== null);
+  return fittedJoins(fitted, material, workshop.glues).map(({ join, hardware: { kit, fitted: at } }) => ({
     id: join.id,
-    kitId: hardware?.kit.id ?? '',
-    end: hardware?.fitted.end ?? 'reference',
+    kitId: kit.id,
+    end: at.end,
     when: join.when,
     title: join.title,
     words: join.words,
     cureMinutes: join.cureMinutes,
   }));
+}
 
 /** What meets something else, and what stays as the plane left it, is not sanded. */
 function bareElements({ outline, layout }: PartDraft): Set<string> {

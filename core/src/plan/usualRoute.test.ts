@@ -1,59 +1,11 @@
 import fc from 'fast-check';
 import { dim } from '../measure/index.js';
-import type { MountKind } from '../mounting/index.js';
 import { outlineOf, STARTING_FORMS, type Element, type Part, type PatternBody } from '../pattern/index.js';
-import { covers, goalOf, play, usualRoute, type Route } from '../route/index.js';
-import { differences } from '../route/byHand/all.js';
-import { exampleInputs, exampleWorkshop } from './exampleShop.js';
+import { usualRoute, type Route } from '../route/index.js';
+import { routed, workshopFor } from './exampleRoute.js';
+import { exampleInputs } from './exampleShop.js';
 import { planPart } from './planPart.js';
 import { routeWork } from './routeWork.js';
-
-/** A workshop that owns every bit that is asked for. */
-function workshopFor({ parts }: PatternBody) {
-  const workshop = exampleWorkshop();
-  const sizes = parts.flatMap((p) => [
-    ...p.holes.flatMap((h) => h.steps.map((s) => s.diameter.mm)),
-    ...(p.crossHoles ?? []).map((h) => h.diameter.mm),
-  ]);
-  const bits = [...new Set(sizes)].map((d) => ({
-    id: `bit${d}`,
-    kind: 'brad point' as const,
-    diameter: dim(d),
-    length: 300,
-  }));
-  return { ...workshop, bits: [...workshop.bits, ...bits] };
-}
-
-/** The usual route of one part of a pattern in a way of holding, with what is said against it. */
-function routed(body: PatternBody, part: Part, mount: MountKind, kits = exampleInputs(1).stock.kits) {
-  const base = exampleInputs(1);
-  const pattern: PatternBody = { ...body, parts: [part] };
-  const inputs = {
-    ...base,
-    stock: { ...base.stock, kits },
-    workshop: workshopFor(body),
-    pattern,
-    order: { ...base.order, mount },
-  };
-  const { plan } = planPart(part, inputs);
-  const work = routeWork(part, plan, inputs.order);
-  const lengths = () => work.outline.length;
-  const route = usualRoute(work);
-  if (!route) return null;
-  const played = play(route, lengths);
-  const goal = goalOf(work);
-  return {
-    route,
-    stops: played.findings.map((f) => f.what),
-    uncovered: covers(played.end, [goal]).map((f) => f.what),
-    judge: (pitch: number) =>
-      differences(
-        { name: part.id, pattern: { ...pattern, parts: [goal] }, route: () => route, lengths },
-        route,
-        pitch,
-      ).reduce((sum, d) => sum + d.missing + d.extra, 0),
-  };
-}
 
 const PARTS = STARTING_FORMS.flatMap((form) => {
   const body = { ...form.body({}, 'maple'), hardware: [] };
@@ -100,7 +52,7 @@ describe('the usual route plays, covers what is drawn, and makes it on a lathe t
     const base = exampleInputs(1);
     const inputs = { ...base, workshop: workshopFor(body), pattern: { ...body, hardware: [] } };
     const { plan } = planPart(part, inputs);
-    expect(usualRoute(routeWork(part, plan, inputs.order, { ...plan.mount, kind: 'cups' }))).toBeNull();
+    expect(usualRoute(routeWork(part, plan, inputs, { ...plan.mount, kind: 'cups' }))).toBeNull();
   });
 });
 

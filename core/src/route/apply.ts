@@ -1,4 +1,4 @@
-import { placedIn, STOCK, type Placement, type Skin } from '../pattern/index.js';
+import { endForEnd, placedIn, STOCK, type Placement, type Skin } from '../pattern/index.js';
 import type { Effect, Operation } from './operation.js';
 import type { PieceIn, Shop, SurfaceRef, Wood } from './shop.js';
 
@@ -88,7 +88,7 @@ function sanded(skin: Skin, { x0, x1 }: SurfaceRef, takes: number): Skin {
 function split(shop: Shop, { wood: id, at, into }: Extract<Effect, { do: 'split' }>, by: string): Shop {
   const whole = shop.woods.find((w) => w.id === id);
   if (!whole) return shop;
-  const back: Placement = { ...at, along: [-at.along[0], -at.along[1], -at.along[2]] };
+  const back = endForEnd(at, 0);
   const sides = ([at, back] as const).map((plane) =>
     withBody(whole, { flats: [...whole.body.flats, { id: by, at: plane }] }),
   );

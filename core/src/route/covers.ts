@@ -14,14 +14,15 @@ import {
   type Unlike,
 } from '../pattern/index.js';
 import { bodyOfPart } from './operation.js';
-import type { PieceIn, Shop, Wood } from './shop.js';
+import { MADE_AS, type PieceIn, type Shop, type Wood } from './shop.js';
 
 /** How far a turned surface may be off where the drawing gives no tolerance, mm on the radius. */
 const OFF = 0.15;
 
 /**
  * Whether what is left at the end is what is drawn, as geometry: every drawn surface is looked for in the wood,
- * and every surface of the wood in the drawing. What hardware asks of a part must be drawn in it by then. What is drawn and not made, or made and not drawn, is a Stop.
+ * and every surface of the wood in the drawing. What hardware asks of a part must be drawn in it by then. What is
+ * drawn and not made, or made and not drawn, is a Stop.
  */
 export function covers(end: Shop, parts: readonly Part[]): Finding[] {
   return parts.flatMap((part) => {
@@ -110,8 +111,6 @@ function drawnName(part: Part, id: string): string {
   return Object.values(FINISHED).find((end) => end === id) ?? id;
 }
 
-const HOW = { 'burnt line': 'burnt', texture: 'textured', colour: 'dyed' } as const;
-
 /** A burnt line, texture or colour lies on the wood where it is drawn. */
 function decorationFindings(part: Part, wood: Wood, piece: PieceIn): Finding[] {
   const spans = outlineSpans(part);
@@ -124,7 +123,9 @@ function decorationFindings(part: Part, wood: Wood, piece: PieceIn): Finding[] {
     ];
     const done = wood.treated.some(
       (t) =>
-        t.how === HOW[decoration.kind] && t.on.x0 <= Math.min(a, b) + OFF && t.on.x1 >= Math.max(a, b) - OFF,
+        t.how === MADE_AS[decoration.kind] &&
+        t.on.x0 <= Math.min(a, b) + OFF &&
+        t.on.x1 >= Math.max(a, b) - OFF,
     );
     if (done) return [];
     return [

@@ -1,5 +1,16 @@
-import { type Body, HERE, hasWood, outOf, plus, round, times, type Placement } from '../pattern/index.js';
+import {
+  type Body,
+  endForEnd,
+  HERE,
+  hasWood,
+  outOf,
+  plus,
+  round,
+  times,
+  type Placement,
+} from '../pattern/index.js';
 import type { Datum, OpId, Wood } from './shop.js';
+import { across } from './stretch.js';
 
 /** Where a datum lies in its wood: a frame whose x runs from it into the wood, and what made it. */
 export interface DatumPlace {
@@ -26,13 +37,13 @@ export function datumPlace(
       return endNow(wood, datum.side);
     case 'flat': {
       const flat = wood.body.flats.find((f) => f.id === datum.id);
-      return flat ? { at: turnedRound(flat.at), by: flat.id, words: 'the flat' } : null;
+      return flat ? { at: endForEnd(flat.at, 0), by: flat.id, words: 'the flat' } : null;
     }
     case 'finished': {
       const piece = wood.pieces.find((p) => p.partId === datum.partId && p.n === datum.n);
       if (!piece) return null;
       const far = datum.end === 'far';
-      const at = far ? turnedRound(shifted(piece.at, lengthOf(piece.partId))) : piece.at;
+      const at = far ? endForEnd(piece.at, lengthOf(piece.partId)) : piece.at;
       const by = cutBy(wood, at);
       return by === null ? null : { at, by, words: `the finished ${datum.end} end` };
     }
@@ -50,7 +61,7 @@ export function endNow(wood: Wood, side: 'low' | 'high'): DatumPlace {
   const [low, high] = ends(wood.body.form);
   const sawnAt = side === 'low' ? low : high;
   const x = inmost ? inmost.at.at[0] : sawnAt;
-  const at: Placement = side === 'low' ? shifted(HERE, x) : turnedRound(shifted(HERE, x));
+  const at: Placement = side === 'low' ? across(HERE, x) : endForEnd(HERE, x);
   const which = side === 'low' ? 'first' : 'second';
   return {
     at,
@@ -86,13 +97,3 @@ function cutBy(wood: Wood, at: Placement): OpId | null {
   );
   return skin?.id ?? wood.by;
 }
-
-const shifted = (placement: Placement, x: number): Placement => ({
-  ...placement,
-  at: plus(placement.at, times(placement.along, x)),
-});
-
-const turnedRound = (placement: Placement): Placement => ({
-  ...placement,
-  along: times(placement.along, -1),
-});

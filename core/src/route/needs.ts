@@ -97,11 +97,13 @@ function boredNeeds(effect: Extract<Effect, { do: 'flat' | 'drill' }>, shop: Sho
       : unmet('Nothing holds it.', 'The wood is in no vise and on no lathe.', 'Hold it first.');
   if (effect.do === 'flat') return [holding, ...(held?.place === 'lathe' ? tailHolds(shop) : [])];
   const mouth = effect.hole.at;
-  const just = [0.2, 0.6].map((x) => outOf([x, 0, 0], mouth));
-  const open = [-0.2, -0.6].map((x) => outOf([x, 0, 0], mouth));
   const ring = (effect.hole.steps[0]?.diameter ?? 0) / 2 - 0.1;
-  const wall = plus(just[1] ?? mouth.at, times(round(mouth, 33), ring));
-  if (!hasWood(wood.body, wall) || open.some((p) => hasWood(wood.body, p)))
+  // the bit's rim meets wood within its own radius, also on the edge of a square
+  const meets = [0.6, ring + 0.6].some((deep) =>
+    hasWood(wood.body, plus(outOf([deep, 0, 0], mouth), times(round(mouth, 33), ring))),
+  );
+  const open = [-0.2, -0.6].every((x) => !hasWood(wood.body, outOf([x, 0, 0], mouth)));
+  if (!meets || !open)
     return [
       holding,
       unmet(

@@ -1,4 +1,4 @@
-import type { Body, PartEnd, Placement } from '../pattern/index.js';
+import type { Body, DecorationKind, PartEnd, Placement } from '../pattern/index.js';
 
 /** Kind, subject and where needed the pass of an operation: `size:e7`, `hold:chuck:far`. */
 export type OpId = string;
@@ -15,18 +15,24 @@ export interface SurfaceRef {
 /** How a surface was treated. */
 export type Treatment = 'sanded' | 'textured' | 'burnt' | 'dyed' | 'coated';
 
+/** What each drawn decoration is on the wood. */
+export const MADE_AS: Record<DecorationKind, Treatment> = {
+  'burnt line': 'burnt',
+  texture: 'textured',
+  colour: 'dyed',
+};
+
 export interface Treated {
   on: SurfaceRef;
   how: Treatment;
   by: OpId;
 }
 
-/** Hardware that sits in the wood: where it is met from, and how much of it lies in the wood, mm. */
+/** Hardware that sits in the wood, and where it is met from. */
 export interface Fixed {
   id: string;
   kitId?: string;
   at: Placement;
-  length: number;
   by: OpId;
 }
 

@@ -15,9 +15,12 @@ export const stretchOf = ({ profile }: Skin): Stretch => ({
 });
 export const overlap = (a: Stretch, b: Stretch): number => Math.min(a.x1, b.x1) - Math.max(a.x0, b.x0);
 
+/** Least cosine of an axis that still lies along its wood: those that lean a little do. */
+const ALONG = 0.9;
+
 /** A stretch of an axis, as the wood's own frame sees it; null for an axis across. */
 export function inWood({ x0, x1 }: Stretch, axis: Placement): Stretch | null {
-  if (Math.abs(Math.abs(axis.along[0]) - 1) > 1e-9) return null;
+  if (Math.abs(axis.along[0]) < ALONG) return null;
   const [a, b] = [x0, x1].map((x) => axis.at[0] + x * axis.along[0]) as [number, number];
   return { x0: Math.min(a, b), x1: Math.max(a, b) };
 }

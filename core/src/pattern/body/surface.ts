@@ -8,7 +8,7 @@ import {
   hasWood,
   type Skin,
 } from './body.js';
-import { outOf, plus, round, times, type Placement, type Vector } from './space.js';
+import { HERE, outOf, plus, round, times, type Placement, type Vector } from './space.js';
 
 /** A point on the surface of a body: where, which way is out of the wood, and what made it. */
 export interface SurfacePoint {
@@ -119,7 +119,7 @@ function formPoints({ form }: Body): SurfacePoint[] {
   const ends = [0, form.length].flatMap((x) =>
     Array.from({ length: Math.ceil(form.across / 2 / RING) }, (_, i) => (i + 0.5) * RING).flatMap((r) =>
       ANGLES.map((angle) => ({
-        ...about(STRAIGHT, angle, x, r, x === 0 ? -1 : 1, 0),
+        ...about(HERE, angle, x, r, x === 0 ? -1 : 1, 0),
         by: STOCK,
       })),
     ),
@@ -128,8 +128,6 @@ function formPoints({ form }: Body): SurfacePoint[] {
   const sides = along.flatMap((x) => ANGLES.map((angle) => sidePoint(form, x, angle)));
   return [...ends, ...sides];
 }
-
-const STRAIGHT: Placement = { at: [0, 0, 0], along: [1, 0, 0], facing: [0, 0, 1] };
 
 /** What was never cut belongs to the stock. */
 export const STOCK = 'stock';

@@ -130,7 +130,6 @@ export function stopperRoute(): Route {
       subject: 'insert',
       kitId: 'kit',
       from: LOW,
-      length: 20,
       cure: { what: 'the epoxy cures', minutes: { handle: 60, turn: 720 } },
       title: 'Glue the insert in',
       words: ['Epoxy on its knurl, a shade below the face; wipe the thread clean.'],

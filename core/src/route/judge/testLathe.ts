@@ -1,16 +1,7 @@
+import { figure, radiusOf, stretchesOf, type Figure } from './figures.js';
+
 /** The sandbox of the tests looks every global up anew, and these are asked millions of times. */
 const { hypot, round, atan2, max, min, abs, sin, cos, sqrt } = Math;
-
-/**
- * A second, small lathe that imports nothing of the room: it holds a lump as a radius over x and angle, with what
- * is taken out across its axis as places, and does what the figures of the operations say, from the ends that
- * stand now. Its piece is compared with the drawing.
- */
-interface Figure {
-  name: string;
-  mm: number;
-  from: { kind: string; side?: 'low' | 'high'; id?: string } | null;
-}
 
 /** What a person reads of an operation, and what the pieces of wood are called afterwards. */
 export interface Told {
@@ -52,6 +43,11 @@ const STRAIGHT: Axis = { at: [0, 0, 0], along: [1, 0, 0] };
 const rad = (degrees: number) => (degrees * Math.PI) / 180;
 const away = (degrees: number): Place => [0, sin(rad(degrees)), cos(rad(degrees))];
 
+/**
+ * A second, small lathe that imports nothing of the room: it holds a lump as a radius over x and angle, with what
+ * is taken out across its axis as places, and does what the figures of the operations say, from the ends that
+ * stand now. Its piece is compared with the drawing.
+ */
 export class TestLathe {
   readonly lumps = new Map<string, Lump>();
   private axis: Axis = STRAIGHT;
@@ -318,55 +314,4 @@ function about(p: Place, { at, along }: Axis): { x: number; r: number } {
   const from = p.map((v, i) => v - (at[i] ?? 0));
   const x = from.reduce((sum, v, i) => sum + v * (along[i] ?? 0), 0);
   return { x, r: hypot(...from.map((v, i) => v - x * (along[i] ?? 0))) };
-}
-
-function figure(said: readonly Figure[], name: string, otherwise?: number): number {
-  const found = said.find((s) => s.name === name)?.mm ?? otherwise;
-  if (found === undefined) throw new Error(`Nobody says “${name}”.`);
-  return found;
-}
-
-interface Stretch {
-  x0: number;
-  r0: number;
-  x1: number;
-  r1: number;
-  off: number;
-}
-
-/** Stretches as they are read: from, ⌀, then each to, ⌀, and how far it stands off the straight. */
-function stretchesOf(said: readonly Figure[]): Stretch[] {
-  const stretches: Stretch[] = [];
-  let [x, r] = [figure(said, 'from'), figure(said, '⌀') / 2];
-  said.forEach((one, i) => {
-    if (one.name !== 'to') return;
-    const next = said[i + 1]?.mm ?? 0;
-    const curve = said[i + 2];
-    const off = curve?.name === 'round by' ? curve.mm : curve?.name === 'hollow by' ? -curve.mm : 0;
-    stretches.push({ x0: x, r0: r, x1: one.mm, r1: next / 2, off });
-    [x, r] = [one.mm, next / 2];
-  });
-  return stretches;
-}
-
-/** Radius at x; of two that meet in a step the larger. Null beyond what is said. */
-function radiusOf(stretches: readonly Stretch[], x: number): number | null {
-  const there = stretches.filter((s) => x >= s.x0 - 1e-9 && x <= s.x1 + 1e-9 && s.x1 > s.x0);
-  return there.length === 0 ? null : max(...there.map((s) => radiusIn(s, x)));
-}
-
-/** On a circle through both ends that stands so far off their chord: R = (c²/4 + s²) / 2s. */
-function radiusIn({ x0, r0, x1, r1, off }: Stretch, x: number): number {
-  const share = (x - x0) / (x1 - x0);
-  if (off === 0) return r0 + share * (r1 - r0);
-  const chord = hypot(x1 - x0, r1 - r0);
-  const s = abs(off);
-  const big = (chord * chord) / 4 + s * s;
-  const radius = big / (2 * s);
-  const [nx, nr] = [-(r1 - r0) / chord, (x1 - x0) / chord];
-  const side = Math.sign(off);
-  const back = radius - s;
-  const cx = (x0 + x1) / 2 - side * nx * back;
-  const cr = (r0 + r1) / 2 - side * nr * back;
-  return max(0, cr + side * sqrt(max(0, radius * radius - (x - cx) ** 2)));
 }

@@ -1,4 +1,4 @@
-import type { Placement } from '../../pattern/index.js';
+import { HERE, type Placement } from '../../pattern/index.js';
 import { across } from '../stretch.js';
 import type { Effect, Lengths, Operation, Said } from '../operation.js';
 import type { Datum, Purpose, Shop } from '../shop.js';
@@ -19,14 +19,13 @@ interface Fixing extends Manner {
   subject: string;
   kitId?: string;
   from: Datum;
-  length: number;
   cure?: Cure;
 }
 
 /** Hardware goes into the wood, flush with what stands there now. */
 export function fix(
   shop: Shop,
-  { wood, subject, kitId, from, length, cure, ...manner }: Fixing,
+  { wood, subject, kitId, from, cure, ...manner }: Fixing,
   lengths: Lengths,
 ): Operation {
   const by = idOf('join', subject);
@@ -41,7 +40,7 @@ export function fix(
         {
           do: 'fix',
           wood,
-          fixed: { id: subject, ...(kitId === undefined ? {} : { kitId }), at, length, by },
+          fixed: { id: subject, ...(kitId === undefined ? {} : { kitId }), at, by },
         },
         ...curing(wood, by, cure),
       ],
@@ -99,8 +98,6 @@ export function glue(
     manner,
   );
 }
-
-const HERE: Placement = { at: [0, 0, 0], along: [1, 0, 0], facing: [0, 0, 1] };
 
 /** Where the inner wood's frame lies in the outer's when its tip stands so deep in the mouth. */
 function entering(mouth: Placement, tip: Placement, deep: number): Placement {

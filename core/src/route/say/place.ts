@@ -1,5 +1,13 @@
-import { hasWood, HERE, plus, round, times, type Placement, type Vector } from '../../pattern/index.js';
-import { across } from '../stretch.js';
+import {
+  endForEnd,
+  hasWood,
+  HERE,
+  plus,
+  round,
+  times,
+  type Placement,
+  type Vector,
+} from '../../pattern/index.js';
 import { datumPlace, lengthOfForm } from '../datum.js';
 import type { Lengths, Said } from '../operation.js';
 import { woodOf, type Datum, type Shop, type Wood } from '../shop.js';
@@ -20,10 +28,7 @@ export function placeOf(wood: Wood, datum: Datum, lengths: Lengths): Placement {
   if (found) return found.at;
   if (datum.kind === 'finished') {
     const piece = wood.pieces.find((p) => p.partId === datum.partId && p.n === datum.n);
-    if (piece)
-      return datum.end === 'reference'
-        ? piece.at
-        : { ...across(piece.at, lengths(piece.partId)), along: times(piece.at.along, -1) };
+    if (piece) return datum.end === 'reference' ? piece.at : endForEnd(piece.at, lengths(piece.partId));
   }
   return HERE;
 }

@@ -52,6 +52,7 @@ export function centresChain(bench: Bench): void {
       pass: id,
       place: 'lathe',
       axis: {
+        at: { mm: bench.waste('reference') + (axis?.along?.mm ?? 0), from: bench.datum('reference') },
         shift: axis?.shift.mm ?? 0,
         direction: axis?.direction ?? 0,
         lean: axis?.tilt ?? 0,
@@ -63,7 +64,8 @@ export function centresChain(bench: Bench): void {
       words: ['Turn it by hand once: the far side swings out.'],
     }),
   );
-  if (bench.work.part.turnings.length > 1 && bench.work.sanding.length > 0) betweenCentres(bench, 'again');
+  // sanding and nibs belong to the first axis
+  if (bench.work.part.turnings.length > 1) betweenCentres(bench, 'again');
   fitIn(bench, 'after the tenon');
   sand(bench);
   decorate(bench);
@@ -147,6 +149,8 @@ export function chuckChain(bench: Bench): void {
   rough(bench, { pass: 'true', gripped: tenon.length + 1 });
   shape(bench);
   endWithoutTail(bench);
+  // a tip at the drive is all that still holds the piece: after everything else
+  tips(bench, lie.drive, 'turning');
   writer.part({
     wood,
     subject: `${lie.drive} end`,
@@ -180,7 +184,6 @@ function endWithoutTail(bench: Bench): void {
       tool: 'skew',
     });
   }
-  tips(bench, lie.drive, 'turning');
   coat(bench, true);
 }
 

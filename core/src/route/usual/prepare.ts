@@ -1,4 +1,5 @@
-import { HERE, type Hole } from '../../pattern/index.js';
+import { HERE, radiusAt, type CrossHole, type Hole } from '../../pattern/index.js';
+import { surfaceAt, woodFor } from '../say/place.js';
 import type { Bench } from './bench.js';
 
 /** The blank is sawn; what is drilled while it is square is drilled; what must be in before turning is glued in. */
@@ -51,15 +52,12 @@ function drill(bench: Bench): void {
   writer.takeOff(wood, 'Out of the vise', 'vise');
 }
 
-/** A blind cross hole is counted from the blank's surface: what will be turned away comes on top. */
-function blindDepth(
-  { work }: Bench,
-  { at, from, depth }: { at: { mm: number }; from: string; depth?: { mm: number } },
-): number {
-  const x = from === 'reference' ? at.mm : work.outline.length - at.mm;
-  const segment = work.outline.segments.find((s) => x >= s.x0 && x <= s.x1);
-  const mouth = segment ? Math.max(segment.r0, segment.r1) : 0;
-  return (depth?.mm ?? 0) + work.stock.across / 2 - mouth;
+/** A blind cross hole is counted from the blank's surface there: what will be turned away comes on top. */
+function blindDepth(bench: Bench, { at, from, angle, depth }: CrossHole): number {
+  const { outline } = bench.work;
+  const x = from === 'reference' ? at.mm : outline.length - at.mm;
+  const surface = surfaceAt(woodFor(bench.writer.shop, bench.wood), bench.x(x), angle);
+  return (depth?.mm ?? 0) + surface.r - radiusAt(outline, x);
 }
 
 function boreOne(bench: Bench, hole: Hole): void {
@@ -101,7 +99,6 @@ export function fitIn(bench: Bench, when: Bench['work']['fits'][number]['when'])
       subject: fit.id,
       kitId: fit.kitId,
       from: bench.datum(fit.end),
-      length: 10,
       ...(fit.cureMinutes === null
         ? {}
         : { cure: { what: 'the glue cures', minutes: { turn: fit.cureMinutes, use: fit.cureMinutes } } }),

@@ -1,4 +1,5 @@
-import type { SurfaceRef } from '../shop.js';
+import type { DecorationKind } from '../../pattern/index.js';
+import { MADE_AS, type SurfaceRef } from '../shop.js';
 import type { Bench } from './bench.js';
 
 type Surface = Pick<SurfaceRef, 'of' | 'id'>;
@@ -50,26 +51,28 @@ export function sand(bench: Bench): void {
     );
 }
 
-const HOW = { 'burnt line': 'burnt', texture: 'textured', colour: 'dyed' } as const;
-const TITLES = { burnt: 'Burn the line', textured: 'Texture', dyed: 'Dye' } as const;
+const TITLES: Record<DecorationKind, string> = {
+  'burnt line': 'Burn the line',
+  texture: 'Texture',
+  colour: 'Dye',
+};
 
 /** Lines, texture and colour lie on a sanded surface and under the finish. */
 export function decorate(bench: Bench): void {
   const { work, wood, writer } = bench;
   for (const decoration of work.part.decorations ?? []) {
     const span = work.outline.spans.find((s) => s.element.id === decoration.elementId);
-    const how = HOW[decoration.kind];
     const from = bench.waste('reference') + (span?.x0 ?? 0) + decoration.from.mm;
     writer.treat({
       wood,
-      how,
+      how: MADE_AS[decoration.kind],
       subject: decoration.id,
       pass: 'once',
       on: shaped(bench, [decoration.elementId]),
       from: bench.datum('reference'),
       x0: from,
       x1: from + decoration.width.mm,
-      title: TITLES[how],
+      title: TITLES[decoration.kind],
       words: decoration.words === undefined ? [] : [decoration.words],
     });
   }
