@@ -2,7 +2,6 @@ import { dim } from '../measure/index.js';
 import type { MountKind } from '../mounting/index.js';
 import type { Part, PatternBody } from '../pattern/index.js';
 import { covers, goalOf, play, usualRoute } from '../route/index.js';
-import { differences } from '../route/byHand/all.js';
 import { exampleInputs, exampleWorkshop } from './exampleShop.js';
 import { planPart } from './planPart.js';
 import { routeWork } from './routeWork.js';
@@ -45,11 +44,12 @@ export function routed(body: PatternBody, part: Part, mount: MountKind, kits = e
     route,
     stops: played.findings.map((f) => f.what),
     uncovered: covers(played.end, [goal]).map((f) => f.what),
-    judge: (pitch: number) =>
-      differences(
-        { name: part.id, pattern: { ...pattern, parts: [goal] }, route: () => route, lengths },
-        route,
-        pitch,
-      ).reduce((sum, d) => sum + d.missing + d.extra, 0),
+    /** what the judge of routes wants: the drawing with the holes that hardware asks for, and the route */
+    forJudge: {
+      name: part.id,
+      pattern: { ...pattern, parts: [goal] } as PatternBody,
+      route: () => route,
+      lengths,
+    },
   };
 }
