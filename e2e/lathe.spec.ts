@@ -13,12 +13,10 @@ test('the lathe screen locks, doubts broken numbers, corrects, times through a r
 
   await test.step('a step that comes later is locked, with the reason', async () => {
     await page.getByRole('button', { name: /^Piece 1,/ }).click();
-    await page
-      .getByLabel('Steps of this piece')
-      .getByRole('button', { name: 'Mark', exact: false })
-      .last()
-      .click();
-    await expect(page.locator('.run-hold')).toContainText('a mark on a flat is lost');
+    const steps = page.getByLabel('Steps of this piece');
+    await steps.getByRole('button', { name: 'Size, shape', exact: false }).click();
+    await steps.getByRole('button', { name: 'Mark from the story stick' }).click();
+    await expect(page.locator('.run-hold')).toContainText('comes first');
   });
 
   await test.step('a reading with a slipped decimal point is doubted, and the raw text kept', async () => {
@@ -47,8 +45,14 @@ test('the lathe screen locks, doubts broken numbers, corrects, times through a r
     await expect(reading).toContainText('corrected: calliper on the bark side');
   });
 
+  // in the chuck all is one run, sanding with it
+  const toFirstGrit = async () => {
+    const steps = page.getByLabel('Steps of this piece');
+    await steps.getByRole('button', { name: 'Rough, size, shape' }).click();
+    await steps.getByRole('button', { name: 'Sand P150' }).click();
+  };
   await test.step('a grit timer runs on through a reload', async () => {
-    await page.getByLabel('Steps of this piece').getByRole('button', { name: 'Sand' }).click();
+    await toFirstGrit();
     await page.getByRole('button', { name: 'Do it all the same' }).click();
     await page.getByLabel('Why is it right this time?').fill('trying the timer');
     await page.getByRole('button', { name: 'Unlock' }).click();
@@ -57,7 +61,7 @@ test('the lathe screen locks, doubts broken numbers, corrects, times through a r
     await expect(page.locator('.run-connection')).toContainText('all saved');
     await page.reload();
     await page.getByRole('button', { name: /^Piece 1,/ }).click();
-    await page.getByLabel('Steps of this piece').getByRole('button', { name: 'Sand' }).click();
+    await toFirstGrit();
     await expect(page.getByRole('button', { name: /^P150, \d+ seconds left/ })).toBeVisible();
   });
 
@@ -85,7 +89,7 @@ test('the lathe screen opens and works after a reload without network', async ({
   await page.reload();
   await expect(page.locator('.run-what h1')).toHaveText('Trial fit');
   await page.getByRole('button', { name: 'It fits' }).click();
-  await page.getByRole('button', { name: 'Done' }).click();
+  await page.getByRole('button', { name: 'Done', exact: true }).click();
   await expect(page.locator('.run-piece')).toHaveText('piece 7 of 8');
   await page.reload();
   await expect(page.locator('.run-piece')).toHaveText('piece 7 of 8');

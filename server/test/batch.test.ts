@@ -25,17 +25,21 @@ const send = (batch: { id: string }, events: object[]) =>
   owner.post(`/api/batches/${batch.id}/events`).send({ events });
 const done = (stepId: string, piece = 1) => event({ kind: 'done', stepId }, piece);
 
+/** The first two steps of the pattern of these tests. */
+const SAW = 'saw:blank part1';
+const AFTER_SAW = 'mark:centres';
+
 describe('a batch', () => {
   it('keeps the plan it was made by, with its inputs', async () => {
     const batch = await newBatch(owner);
     const { body } = await owner.get(`/api/batches/${batch.id}`).expect(200);
     const snapshot = await snapshotAt(owner, body as typeof batch);
     expect(snapshot).toMatchObject({
-      schema: 1,
+      schema: 2,
       inputs: { order: { pieces: 3 } },
       plan: { parts: [{ blank: { count: 3 } }] },
     });
-    expect(snapshot.plan.parts[0].steps[0]?.id).toBe('saw');
+    expect(snapshot.plan.parts[0].steps[0]?.id).toBe(SAW);
   });
 
   it('is planned anew as a further version; the first stays as it was', async () => {
@@ -65,23 +69,23 @@ describe('a batch', () => {
 describe('events', () => {
   it('are stored once, however often they are sent, and say what is next', async () => {
     const batch = await newBatch(owner);
-    const events = [done('saw', 1), done('saw', 2)];
+    const events = [done(SAW, 1), done(SAW, 2)];
     expect((await send(batch, events).expect(200)).body).toEqual({ stored: 2, known: 0, setAside: [] });
-    expect((await send(batch, [...events, done('saw', 3)]).expect(200)).body).toEqual({
+    expect((await send(batch, [...events, done(SAW, 3)]).expect(200)).body).toEqual({
       stored: 1,
       known: 2,
       setAside: [],
     });
     const { batches } = (await owner.get('/api/batches?away=no')).body as { batches: { id: string }[] };
     const listed = batches.find((b) => b.id === batch.id);
-    expect(listed).toMatchObject({ stepsDone: 3, next: { kind: 'do', piece: 1, step: { id: 'centres' } } });
+    expect(listed).toMatchObject({ stepsDone: 3, next: { kind: 'do', piece: 1, step: { id: AFTER_SAW } } });
   });
 
   it('come back as they were sent', async () => {
     const batch = await newBatch(owner);
     const sent = event({
       kind: 'measured',
-      stepId: 'measure',
+      stepId: 'measure:all',
       stationId: 'start',
       mm: 31.98,
       typed: '31.98',
@@ -92,9 +96,9 @@ describe('events', () => {
 
   it('that are malformed or of no piece are set aside visibly; the rest is stored', async () => {
     const batch = await newBatch(owner);
-    const broken = { ...done('saw'), body: { kind: 'done', stepId: 'saw', extra: 1 } };
-    const stranger = done('saw', 17);
-    const answer = (await send(batch, [broken, stranger, done('saw')]).expect(200)).body as {
+    const broken = { ...done(SAW), body: { kind: 'done', stepId: SAW, extra: 1 } };
+    const stranger = done(SAW, 17);
+    const answer = (await send(batch, [broken, stranger, done(SAW)]).expect(200)).body as {
       stored: number;
       setAside: { id: string; why: string }[];
     };
@@ -108,7 +112,7 @@ describe('events', () => {
 
   it('are limited in number at a time', async () => {
     const batch = await newBatch(owner);
-    const many = Array.from({ length: 501 }, () => done('saw'));
+    const many = Array.from({ length: 501 }, () => done(SAW));
     expect((await send(batch, many).expect(400)).body.detail).toContain('at most 500');
     expect((await send(batch, []).expect(400)).body.detail).toContain('at least one');
   });

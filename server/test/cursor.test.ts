@@ -66,10 +66,10 @@ describe('events since a number', () => {
     await slow.query(`SELECT set_config('compas.workshop_id', $1, true)`, [workshopId]);
     // whoever began first holds the batch; the other waits for its number
     await slow.query('SELECT last_event FROM batches WHERE id = $1 FOR UPDATE', [batch.id]);
-    const late = event(1, { kind: 'started', stepId: 'saw' });
+    const late = event(1, { kind: 'started', stepId: 'saw:blank part1' });
     const waiting = Promise.resolve(send(batch, [late]));
     await new Promise((done) => setTimeout(done, 150));
-    const first = event(2, { kind: 'started', stepId: 'saw' });
+    const first = event(2, { kind: 'started', stepId: 'saw:blank part1' });
     await slow.query(
       `INSERT INTO events (workshop_id, id, batch_id, piece, at, device, sequence, plan_version, body, made_by, number)
        SELECT workshop_id, $2, id, 2, now(), 'slow', 1, 1, $3, $2, last_event + 1 FROM batches WHERE id = $1`,
@@ -121,11 +121,11 @@ describe('how far a batch is', () => {
     const { plan } = await snapshotAt(owner, batch);
     const { steps } = plan.parts[0];
     const played = [
-      event(1, { kind: 'done', stepId: 'saw' }),
-      event(2, { kind: 'done', stepId: 'saw' }),
-      event(1, { kind: 'done', stepId: 'centres' }),
-      event(3, { kind: 'rejected', stepId: 'saw', cause: 'knot' }),
-      event(1, { kind: 'reopened', stepId: 'centres' }),
+      event(1, { kind: 'done', stepId: 'saw:blank part1' }),
+      event(2, { kind: 'done', stepId: 'saw:blank part1' }),
+      event(1, { kind: 'done', stepId: 'mark:centres' }),
+      event(3, { kind: 'rejected', stepId: 'saw:blank part1', cause: 'knot' }),
+      event(1, { kind: 'reopened', stepId: 'mark:centres' }),
     ];
     await send(batch, played.slice(2)).expect(200);
     await send(batch, [...played].reverse()).expect(200);
@@ -135,14 +135,14 @@ describe('how far a batch is', () => {
     const found = await listed(batch.id);
     expect(found).toMatchObject({ stepsDone: 2, rejected: 1 });
     const next = nextOf(steps, pieces, plan.schools.batching, Date.now());
-    expect(found.next).toMatchObject({ kind: next.kind, piece: 1, step: { id: 'centres' } });
+    expect(found.next).toMatchObject({ kind: next.kind, piece: 1, step: { id: 'mark:centres' } });
   });
 
   it('follows the plan that is made anew while events of the old one still come in', async () => {
     const batch = await newBatch(owner);
     const [planned, stored] = await Promise.all([
       owner.post(`/api/batches/${batch.id}/plans`).send({ ...choices(), basedOn: 1 }),
-      send(batch, [event(1, { kind: 'done', stepId: 'saw' })]),
+      send(batch, [event(1, { kind: 'done', stepId: 'saw:blank part1' })]),
     ]);
     expect([planned.status, stored.status]).toEqual([201, 200]);
     const [kept] = await eventsOf(owner, batch);
@@ -152,7 +152,7 @@ describe('how far a batch is', () => {
 
   it('is summed up anew at start, when the rule has changed', async () => {
     const batch = await newBatch(owner);
-    await send(batch, [event(1, { kind: 'done', stepId: 'saw' })]).expect(200);
+    await send(batch, [event(1, { kind: 'done', stepId: 'saw:blank part1' })]).expect(200);
     await withOwner(async (source) => {
       await source.query('UPDATE pieces SET steps_done = 77, step = NULL WHERE batch_id = $1', [batch.id]);
       await source.query('UPDATE batches SET summary_rule = 0 WHERE id = $1', [batch.id]);

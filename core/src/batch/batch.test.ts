@@ -10,8 +10,8 @@ import {
   wallMinutes,
   type RunEvent,
   type RunEventBody,
-  type Step,
 } from './index.js';
+import type { Step } from '../route/index.js';
 import { workFrom } from './workingTime.js';
 
 const hours: WorkingHours = {
@@ -64,6 +64,7 @@ describe('working time', () => {
 
 describe('schedule', () => {
   // by hand: saw 5 set-up + 3 × 2; glue 3 × 1, cures 60; turn 4 set-up + 3 × 10
+  const cured = { stepId: 'glue', reason: 'the glue cures.' };
   const steps = [
     step('saw', 2, { setup: { place: 'saw', holding: '', tailstock: 'not used' }, setupMinutes: 5 }),
     step('glue', 1, { wait: { minutes: 60, what: 'glue cures' } }),
@@ -71,6 +72,7 @@ describe('schedule', () => {
       setup: { place: 'lathe', holding: 'centres', tailstock: 'up' },
       setupMinutes: 4,
       remountMinutes: 1,
+      locks: [cured],
     }),
   ];
 
@@ -86,6 +88,34 @@ describe('schedule', () => {
     const plan = scheduleBatch(steps, 3, hours, monday, 'by-piece');
     // 5+2+1 = 8 glued, ready at 68; pieces 2 and 3 glued at 11, 14; turn 68 → 83, 94, 105
     expect(plan.elapsedMinutes).toBe(105);
+  });
+
+  it('a wait keeps back only what is locked by it, and only as long as that needs', () => {
+    const label = step('label', 3);
+    const free = scheduleBatch([...steps.slice(0, 2), label], 1, hours, monday, 'by-piece');
+    // 5 + 2 + 1 + 3; the cure itself runs on to 68
+    expect(free.spans.find((s) => s.stepId === 'label')?.to).toBe('2026-03-02T08:11');
+    expect(free.elapsedMinutes).toBe(68);
+    const handled = { ...label, locks: [{ ...cured, minutes: 20 }] };
+    const sooner = scheduleBatch([...steps.slice(0, 2), handled], 1, hours, monday, 'by-piece');
+    expect(sooner.spans.find((s) => s.stepId === 'label')?.to).toBe('2026-03-02T08:31');
+  });
+
+  it('steps of one run are done in one go, and what prepares is done on all pieces first', () => {
+    const at = (holding: string) => ({ place: 'lathe' as const, holding, tailstock: 'up' as const });
+    const runs = [
+      step('drill', 1, { run: 0, prepares: true }),
+      step('rough', 1, { run: 1, setup: at('centres') }),
+      step('shape', 1, { run: 1, setup: at('centres') }),
+      step('oil', 1, { run: 2 }),
+    ];
+    const order = (school: 'by-operation' | 'by-piece' | 'prepare-all') =>
+      scheduleBatch(runs, 2, hours, monday, school).spans.map(
+        (s) => `${s.stepId} ${s.from.slice(-2)}-${s.to.slice(-2)}`,
+      );
+    expect(order('by-operation')).toEqual(['drill 00-02', 'rough 02-05', 'shape 03-06', 'oil 06-08']);
+    expect(order('by-piece')).toEqual(['drill 00-05', 'rough 01-06', 'shape 02-07', 'oil 03-08']);
+    expect(order('prepare-all')).toEqual(['drill 00-02', 'rough 02-06', 'shape 03-07', 'oil 04-08']);
   });
 
   it('hands-on time is never more than elapsed, and set-ups are fewest by operation', () => {
@@ -130,6 +160,29 @@ describe('progress', () => {
     const forced = progressOf(1, [event(1, 0, { kind: 'overridden', stepId: 'turn', why: 'fast glue' })])
       .pieces[0]!;
     expect(holdsOn(steps[1]!, steps, forced, t0)).toEqual([]);
+  });
+
+  it('a wait that was gone past once does not hold the next step again', () => {
+    const cure = { stepId: 'glue', reason: 'the glue cures.', minutes: 60 };
+    const held = [
+      step('glue', 1, { wait: { minutes: 60, what: 'glue cures' } }),
+      step('mount', 1, { locks: [cure] }),
+      step('rough', 1, { locks: [cure] }),
+      step('rub', 1, { locks: [{ ...cure, minutes: 600 }] }),
+    ];
+    const of = (...bodies: RunEventBody[]) =>
+      progressOf(
+        1,
+        bodies.map((body, i) => event(1, i, body)),
+      ).pieces[0]!;
+    const glued: RunEventBody = { kind: 'done', stepId: 'glue' };
+    const at = t0 + 5 * 60_000;
+    expect(holdsOn(held[2]!, held, of(glued), at)).toHaveLength(1);
+    const gone = of(glued, { kind: 'overridden', stepId: 'mount', why: 'quick glue' });
+    expect(holdsOn(held[2]!, held, gone, at)).toEqual([]);
+    expect(holdsOn(held[2]!, held, of(glued, { kind: 'done', stepId: 'mount' }), at)).toEqual([]);
+    // what must wait longer still waits
+    expect(holdsOn(held[3]!, held, gone, at)).toHaveLength(1);
   });
 
   it('says what is next: another piece, the wait that ends first, or finished', () => {
@@ -184,6 +237,9 @@ describe('progress', () => {
   it('finds events that contradict each other, and none where an override was given', () => {
     const early = event(1, 0, { kind: 'done', stepId: 'turn' });
     expect(contradictions(steps, [early]).map((f) => f.id)).toEqual(['run.order.1.turn']);
+    // habit is no lock: what nothing needs may be passed over
+    const habit = [...steps, step('label', 1)];
+    expect(contradictions(habit, [event(1, 0, { kind: 'done', stepId: 'label' })])).toEqual([]);
     const forced = { ...event(1, -1, { kind: 'overridden', stepId: 'turn', why: 'dry fit' }) };
     expect(contradictions(steps, [forced, early])).toEqual([]);
     const rejected = event(2, 1, { kind: 'rejected', stepId: 'glue', cause: 'knot' });

@@ -1,6 +1,6 @@
 import type { Finding } from '../measure/index.js';
 import type { RunEvent } from './event.js';
-import type { Step } from './step.js';
+import type { Step } from '../route/index.js';
 
 /**
  * Events that do not go together, as findings: work on a piece after it was rejected, a step done

@@ -1,4 +1,3 @@
-export type { OrderLock, Place, SetupState, Step, Wait } from './step.js';
 export { localTime, wallMinutes } from './workingTime.js';
 export { type Schedule, scheduleBatch } from './schedule.js';
 export type { RunEvent, RunEventBody, RunEventKind } from './event.js';
@@ -20,4 +19,5 @@ export {
   SUMMARY_RULE,
   summaryOf,
 } from './pieceSummary.js';
+export { restOfRun } from './restOfRun.js';
 export { contradictions } from './contradictions.js';

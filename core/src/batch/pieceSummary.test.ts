@@ -37,6 +37,7 @@ describe('a piece in sum', () => {
       step: 0,
       lockedBy: null,
       waits: [],
+      meanwhile: [],
     }));
 
   it('stands before the first step that is not done, also when a later one is', () =>
@@ -81,6 +82,7 @@ const at = (piece: number, step: number | null, rest: Partial<PieceSummary> = {}
   step,
   lockedBy: null,
   waits: [],
+  meanwhile: [],
   ...rest,
 });
 const waits = (what: string, until: number) => ({ waits: [{ what, until }] });
@@ -98,6 +100,36 @@ describe('what to do next', () => {
   it('leaves out what waits or is locked', () => {
     expect(next([at(1, 2, waits('glue sets', 5)), at(2, 3)], 'by-piece')).toMatchObject({ piece: 2 });
     expect(next([at(1, 0, { lockedBy: 'no' }), at(2, 3)], 'by-operation')).toMatchObject({ piece: 2 });
+  });
+
+  it('goes on with what the wait does not keep back, and only while it runs', () => {
+    const glued = summed({ turn: 0, glue: 5 * MINUTE });
+    expect(glued.meanwhile).toEqual([{ step: 3, waits: [] }]);
+    expect(next([glued], 'by-piece', 6 * MINUTE)).toMatchObject({ kind: 'do', step: { id: 'oil' } });
+    expect(next([glued], 'by-piece', 40 * MINUTE)).toMatchObject({ kind: 'do', step: { id: 'sand' } });
+    expect(summed({ turn: 0 }).meanwhile).toEqual([]);
+  });
+
+  it('waits as long as the lock says, where it says so', () => {
+    const sooner = steps.map((s) =>
+      s.id === 'sand' ? { ...s, locks: [{ ...lock('glue', 'it may be handled'), minutes: 10 }] } : s,
+    );
+    const waiting = summaryOf(sooner, progress({ turn: 0, glue: 5 * MINUTE })).waits;
+    expect(waiting).toEqual([{ what: 'glue sets', until: 15 * MINUTE }]);
+  });
+
+  it('follows a school by runs, not by single steps', () => {
+    const runs = steps.map((s, i) => ({ ...s, run: i < 2 ? 0 : 1, prepares: i < 2 })) as OrderedStep[];
+    const by = (school: 'by-operation' | 'prepare-all', pieces: PieceSummary[]) => {
+      const found = nextOf(runs, pieces, school, 0);
+      return found.kind === 'do' ? found.piece : found.kind;
+    };
+    // the first piece is further on, but in the same run
+    expect(by('by-operation', [at(1, 1), at(2, 0)])).toBe(1);
+    expect(by('by-operation', [at(1, 2), at(2, 1)])).toBe(2);
+    // once all are prepared the first is made to its end
+    expect(by('prepare-all', [at(1, 3), at(2, 1)])).toBe(2);
+    expect(by('prepare-all', [at(1, 3), at(2, 2)])).toBe(1);
   });
 
   it('goes on at the very instant a wait ends', () => {

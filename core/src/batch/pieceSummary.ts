@@ -11,7 +11,7 @@ import {
  * Number of the rule by which pieces are summed up. It goes up whenever `summaryOf` would give anything
  * else for the same events: what was kept by an older rule is then summed up anew.
  */
-export const SUMMARY_RULE = 1;
+export const SUMMARY_RULE = 2;
 
 /** How far one piece is, without its events: what lists need. It says when a wait ends, not that one runs. */
 export interface PieceSummary {
@@ -24,7 +24,15 @@ export interface PieceSummary {
   /** something that must come before that step is not done */
   lockedBy: string | null;
   /** waits before that step, over or not: what, and the instant (ms) at which it ends */
-  waits: { what: string; until: number }[];
+  waits: PieceWait[];
+  /** later steps that nothing locks while that one waits, as far as one without a wait of its own */
+  meanwhile: { step: number; waits: PieceWait[] }[];
+}
+
+/** What is waited for, and the instant (ms) at which it ends. */
+interface PieceWait {
+  what: string;
+  until: number;
 }
 
 /** Sums up a piece by the steps of the plan that it follows. */
@@ -40,10 +48,28 @@ export function summaryOf(steps: readonly OrderedStep[], piece: PieceProgress): 
     step: next ? index : null,
     lockedBy: holds.find((h) => h.kind === 'lock')?.reason ?? null,
     waits: holds.flatMap(waitOf),
+    meanwhile: holds.some((h) => h.kind === 'wait') ? meanwhile(steps, piece, index) : [],
   };
 }
 
-const waitOf = ({ kind, reason, until }: Hold): PieceSummary['waits'] =>
+/** What can be done on a piece while its next step waits: a wait keeps back only what needs it. */
+function meanwhile(
+  steps: readonly OrderedStep[],
+  piece: PieceProgress,
+  after: number,
+): PieceSummary['meanwhile'] {
+  const found: PieceSummary['meanwhile'] = [];
+  for (const [i, step] of steps.entries()) {
+    if (i <= after || piece.done.has(step.id)) continue;
+    const holds = everyHold(step, steps, piece);
+    if (holds.some((h) => h.kind === 'lock')) continue;
+    found.push({ step: i, waits: holds.flatMap(waitOf) });
+    if (holds.length === 0) break;
+  }
+  return found;
+}
+
+const waitOf = ({ kind, reason, until }: Hold): PieceWait[] =>
   kind === 'wait' && until !== undefined ? [{ what: reason, until }] : [];
 
 /** The next thing to do on a batch: a step of a piece, or the wait that holds everything up. */
@@ -63,12 +89,7 @@ export function nextOf<S extends OrderedStep>(
   school: BatchingSchool,
   now: number,
 ): NextAction<S> {
-  const open = pieces.flatMap((piece) => {
-    const step = piece.step === null ? undefined : steps[piece.step];
-    if (!step) return [];
-    const wait = piece.waits.find((w) => w.until > now);
-    return [{ piece: piece.piece, at: piece.step ?? 0, step, wait, lockedBy: piece.lockedBy }];
-  });
+  const open = pieces.flatMap((piece) => openOf(steps, piece, now));
   const first = open
     .filter((o) => o.wait === undefined && o.lockedBy === null)
     .sort((a, b) => FIRST[school](a, b) || a.piece - b.piece)[0];
@@ -79,11 +100,39 @@ export function nextOf<S extends OrderedStep>(
   return { kind: 'wait', piece, step, until: wait?.until ?? now, what: wait?.what ?? lockedBy ?? step.title };
 }
 
+/** The next step of a piece; while it waits, the first that does not. */
+function openOf<S extends OrderedStep>(steps: readonly S[], summary: PieceSummary, now: number) {
+  const { piece, step: at, waits, lockedBy } = summary;
+  if (at === null) return [];
+  const here = { at, waits, lockedBy };
+  const ways = [
+    here,
+    ...summary.meanwhile.map(({ step, waits: own }) => ({ at: step, waits: own, lockedBy: null })),
+  ];
+  const runs = (own: readonly PieceWait[]) => own.find((w) => w.until > now);
+  const way = ways.find((w) => w.lockedBy === null && !runs(w.waits)) ?? here;
+  const step = steps[way.at];
+  return step ? [{ piece, at: way.at, step, wait: runs(way.waits), lockedBy: way.lockedBy }] : [];
+}
+
+interface OpenStep {
+  at: number;
+  step: OrderedStep;
+}
+
+/** Steps of one run are done in one go; in plans without runs each step is one. */
+const runOf = ({ at, step }: OpenStep): number => step.run ?? at;
+
 /** Which of two pieces comes first by a school, the lower number where it does not care. */
-const FIRST: Record<BatchingSchool, (a: { at: number }, b: { at: number }) => number> = {
+const FIRST: Record<BatchingSchool, (a: OpenStep, b: OpenStep) => number> = {
   'by-piece': () => 0,
-  'by-operation': (a, b) => a.at - b.at,
+  'by-operation': (a, b) => runOf(a) - runOf(b),
+  'prepare-all': (a, b) => preparing(a) - preparing(b),
 };
+
+/** What prepares comes first, run by run; what is made on the lathe goes piece by piece. */
+const preparing = (open: OpenStep): number =>
+  open.step.prepares === true ? runOf(open) : Number.MAX_SAFE_INTEGER;
 
 /** What to do next on a batch of which all events are known. */
 export const nextAction = <S extends OrderedStep>(

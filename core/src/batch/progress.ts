@@ -1,5 +1,5 @@
 import type { RunEvent } from './event.js';
-import type { OrderLock, Step } from './step.js';
+import type { OrderLock, Step } from '../route/index.js';
 
 /** A measured value as it stands after corrections. */
 export interface Reading {
@@ -120,7 +120,11 @@ export interface Hold {
 }
 
 /** What of a step decides whether it may be done. */
-export type OrderedStep = Pick<Step, 'id' | 'title' | 'locks' | 'wait'>;
+export type OrderedStep = Pick<Step, 'id' | 'title' | 'locks' | 'wait' | 'run' | 'prepares'>;
+
+/** How long a step must wait for one that locks it, minutes: what it waits for, or in plans without a route all of it. */
+export const waitBehind = ({ minutes }: OrderLock, before: Pick<Step, 'wait'> | undefined): number =>
+  minutes ?? before?.wait?.minutes ?? 0;
 
 /**
  * Locks that are not yet met and waits that still run before a step of a piece.
@@ -139,11 +143,25 @@ export function everyHold(step: OrderedStep, steps: readonly OrderedStep[], piec
   return step.locks.flatMap((lock) => holdOf(lock, steps, piece));
 }
 
+/** A wait that was gone past once, by leave or by the clock, does not hold what comes after it again. */
+const passedBefore = (
+  { stepId }: OrderLock,
+  minutes: number,
+  steps: readonly OrderedStep[],
+  { done, overridden }: PieceProgress,
+): boolean =>
+  steps.some(
+    ({ id, locks }) =>
+      (overridden.has(id) || done.has(id)) &&
+      locks.some((l) => l.stepId === stepId && (l.minutes ?? 0) >= minutes),
+  );
+
 function holdOf(lock: OrderLock, steps: readonly OrderedStep[], piece: PieceProgress): Hold[] {
   const before = steps.find((s) => s.id === lock.stepId);
   if (!before) return [];
   const done = piece.done.get(lock.stepId);
   if (done === undefined) return [{ kind: 'lock', reason: `${before.title} comes first: ${lock.reason}` }];
-  if (!before.wait) return [];
-  return [{ kind: 'wait', reason: before.wait.what, until: done + before.wait.minutes * 60_000 }];
+  const minutes = waitBehind(lock, before);
+  if (minutes === 0 || passedBefore(lock, minutes, steps, piece)) return [];
+  return [{ kind: 'wait', reason: before.wait?.what ?? lock.reason, until: done + minutes * 60_000 }];
 }

@@ -1,6 +1,7 @@
 import type { BatchingSchool } from '../measure/index.js';
 import type { WorkingHours } from '../workshop/index.js';
-import { setupKey, type Step } from './step.js';
+import { runsOf, setupKey, type Step } from '../route/index.js';
+import { waitBehind } from './progress.js';
 import { localTime, workFrom, type WallMinutes } from './workingTime.js';
 
 /** When a step is first begun and last ended over the batch, on the workshop's clock. */
@@ -38,8 +39,8 @@ interface Bench {
 
 /**
  * Plays the batch through for one maker: every step of every piece in the school's order, inside
- * working hours, waits running beside. By piece, the maker goes on with the next piece while one
- * waits. By operation, nobody goes on before all pieces have been through it.
+ * working hours, waits running beside: they keep back only what is locked by them. By piece, the maker goes on
+ * with the next piece while one waits. By operation, nobody goes on before all pieces have been through it.
  */
 export function scheduleBatch(
   steps: readonly Step[],
@@ -57,14 +58,20 @@ export function scheduleBatch(
     handsOn: 0,
     spans: new Map(),
   };
-  const ready = new Array<WallMinutes>(pieces).fill(start);
-  WORKED[school](bench, steps, ready, hours, start);
-  const end = Math.max(start, ...ready);
+  const batch: Batch = {
+    steps,
+    byId: new Map(steps.map((s) => [s.id, s])),
+    done: Array.from({ length: pieces }, () => new Map<string, WallMinutes>()),
+    hours,
+    start,
+    end: start,
+  };
+  WORKED[school](bench, batch, steps);
   return {
     school,
     start: localTime(start),
-    end: localTime(end),
-    elapsedMinutes: end - start,
+    end: localTime(batch.end),
+    elapsedMinutes: batch.end - start,
     handsOnMinutes: bench.handsOn,
     setupMinutes: bench.setupMinutes,
     setups: bench.setups,
@@ -72,67 +79,78 @@ export function scheduleBatch(
   };
 }
 
-type Worked = (
-  bench: Bench,
-  steps: readonly Step[],
-  ready: WallMinutes[],
-  hours: WorkingHours,
-  start: WallMinutes,
-) => void;
+/** The batch as it is played: when each step of each piece was done, and when the last wait ends. */
+interface Batch {
+  steps: readonly Step[];
+  byId: ReadonlyMap<string, Step>;
+  done: Map<string, WallMinutes>[];
+  hours: WorkingHours;
+  start: WallMinutes;
+  end: WallMinutes;
+}
 
-/** How each school goes through the batch; `ready` says when each piece can go on, and is kept up. */
-const WORKED: Record<BatchingSchool, Worked> = { 'by-operation': byOperation, 'by-piece': byPiece };
+type Worked = (bench: Bench, batch: Batch, steps: readonly Step[]) => void;
 
-/** Each operation on all pieces before the next. */
-function byOperation(
-  bench: Bench,
-  steps: readonly Step[],
-  ready: WallMinutes[],
-  hours: WorkingHours,
-  start: WallMinutes,
-): void {
-  for (const step of steps)
-    for (let p = 0; p < ready.length; p++) ready[p] = work(bench, step, p, ready[p] ?? start, hours);
+/** How each school goes through the batch. */
+const WORKED: Record<BatchingSchool, Worked> = {
+  'by-operation': byOperation,
+  'by-piece': byPiece,
+  'prepare-all': (bench, batch, steps) => {
+    const from = steps.findIndex((s) => s.prepares !== true);
+    byOperation(bench, batch, from < 0 ? steps : steps.slice(0, from));
+    byPiece(bench, batch, from < 0 ? [] : steps.slice(from));
+  },
+};
+
+/** Each run of steps on all pieces before the next. */
+function byOperation(bench: Bench, batch: Batch, steps: readonly Step[]): void {
+  for (const run of runsOf(steps))
+    for (let p = 0; p < batch.done.length; p++) for (const step of run.steps) work(bench, batch, step, p);
 }
 
 /** The first piece that can go on goes on; when all wait, the one whose wait ends first. */
-function byPiece(
-  bench: Bench,
-  steps: readonly Step[],
-  ready: WallMinutes[],
-  hours: WorkingHours,
-  start: WallMinutes,
-): void {
-  const next = new Array<number>(ready.length).fill(0);
-  let left = steps.length * ready.length;
-  while (left > 0) {
+function byPiece(bench: Bench, batch: Batch, steps: readonly Step[]): void {
+  const next = batch.done.map(() => 0);
+  for (let left = steps.length * next.length; left > 0; left--) {
     let chosen = -1;
-    for (let p = 0; p < ready.length; p++) {
-      if ((next[p] ?? 0) >= steps.length) continue;
-      if ((ready[p] ?? start) <= bench.free) {
+    let soonest = Infinity;
+    for (let p = 0; p < next.length; p++) {
+      const step = steps[next[p] ?? 0];
+      if (!step) continue;
+      const ready = readyAt(batch, step, p);
+      if (ready < soonest) [chosen, soonest] = [p, ready];
+      if (ready <= bench.free) {
         chosen = p;
         break;
       }
-      if (chosen < 0 || (ready[p] ?? start) < (ready[chosen] ?? start)) chosen = p;
     }
     const step = steps[next[chosen] ?? 0];
     if (!step) return;
-    ready[chosen] = work(bench, step, chosen, ready[chosen] ?? start, hours);
+    work(bench, batch, step, chosen);
     next[chosen] = (next[chosen] ?? 0) + 1;
-    left--;
   }
 }
 
-/** Does one step of one piece, and returns when the piece is ready for its next. */
-function work(bench: Bench, step: Step, piece: number, ready: WallMinutes, hours: WorkingHours): WallMinutes {
-  const preparing = preparation(bench, step, piece);
-  const minutes = preparing + step.minutes;
-  const { from, to } = workFrom(hours, Math.max(bench.free, ready), minutes);
+/** When a piece can go on with a step: all that locks it is done and has waited as long as it must. */
+function readyAt({ done, byId, start }: Batch, { locks }: Step, piece: number): WallMinutes {
+  let ready = start;
+  for (const lock of locks) {
+    const at = done[piece]?.get(lock.stepId);
+    if (at !== undefined) ready = Math.max(ready, at + waitBehind(lock, byId.get(lock.stepId)));
+  }
+  return ready;
+}
+
+/** Does one step of one piece. */
+function work(bench: Bench, batch: Batch, step: Step, piece: number): void {
+  const minutes = preparation(bench, step, piece) + step.minutes;
+  const { from, to } = workFrom(batch.hours, Math.max(bench.free, readyAt(batch, step, piece)), minutes);
   bench.free = to;
   bench.handsOn += minutes;
   const span = bench.spans.get(step.id);
   bench.spans.set(step.id, { from: Math.min(span?.from ?? from, from), to: Math.max(span?.to ?? to, to) });
-  return to + (step.wait?.minutes ?? 0);
+  batch.done[piece]?.set(step.id, to);
+  batch.end = Math.max(batch.end, to + (step.wait?.minutes ?? 0));
 }
 
 function preparation(bench: Bench, step: Step, piece: number): number {

@@ -1,5 +1,5 @@
 import { formatLength, minutesInWords, speak, type Units } from '../measure/index.js';
-import type { Step } from '../batch/index.js';
+import type { Step } from '../route/index.js';
 import { chosenSchedule, type Plan } from '../plan/index.js';
 import { MARGIN, PAPERS, type Ink, type Page, type Paper } from './page.js';
 

@@ -7,6 +7,9 @@ import type { NeededHole } from './neededHole.js';
 /** Bores beside the narrowest: more take longer than the reamer saves. */
 const MOST_WIDER = 3;
 
+/** How much narrower than the end of a taper its pilot may be, mm: more is much to ream. */
+const MOST_NARROWER = 1.5;
+
 /** What a reamer needs to bite, on the diameter, mm. */
 const REAMED = 0.2;
 
@@ -31,7 +34,9 @@ export function taperBores(
     .filter((d, i, all) => d > end + REAMED && d < mouth - REAMED && all.indexOf(d) === i)
     .sort((a, b) => b - a);
   const wider = spread(between, MOST_WIDER).map((d) => ({ diameter: d, depth: deepAt(d + REAMED) }));
-  const bores = [...wider, { diameter: end, depth: step.depth.mm }];
+  // what is reamed afterwards may be bored narrower, never wider
+  const owned = bits.map((b) => b.diameter.mm).filter((d) => d <= end + 1e-6 && d >= end - MOST_NARROWER);
+  const bores = [...wider, { diameter: Math.max(...owned, 0) || end, depth: step.depth.mm }];
   return bores.map(({ diameter, depth }, i) => {
     const last = i === bores.length - 1;
     return {

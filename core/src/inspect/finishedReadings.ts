@@ -1,4 +1,5 @@
-import type { Reading, Step } from '../batch/index.js';
+import type { Reading } from '../batch/index.js';
+import type { Step } from '../route/index.js';
 import type { Station } from './station.js';
 
 /**

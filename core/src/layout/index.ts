@@ -4,6 +4,7 @@ export {
   layoutOf,
   type Mark,
   missingSlots,
+  type SizingCut,
   type WantedSlot,
 } from './marks.js';
 export { type Edge, edgePoints, heightAt, type Piece } from './edge.js';

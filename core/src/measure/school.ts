@@ -2,8 +2,15 @@
 export const SPEED_SCHOOLS = { 'rpm-diameter': 'rpm × diameter', 'surface-speed': 'surface speed' } as const;
 export type SpeedSchool = keyof typeof SPEED_SCHOOLS;
 
-/** How a batch is worked: each piece finished in turn, or each operation on all pieces in turn. */
-export const BATCHING_SCHOOLS = { 'by-operation': 'by operation', 'by-piece': 'piece by piece' } as const;
+/**
+ * How a batch is worked: each operation on all pieces in turn, each piece finished in turn, or all pieces sawn,
+ * marked, drilled and glued before each is made from mount to finish without leaving the lathe.
+ */
+export const BATCHING_SCHOOLS = {
+  'by-operation': 'by operation',
+  'by-piece': 'piece by piece',
+  'prepare-all': 'prepare all, then piece by piece',
+} as const;
 export type BatchingSchool = keyof typeof BATCHING_SCHOOLS;
 
 /** When a hole is drilled: while there is something square to hold, or later when the outside runs true. */

@@ -1,4 +1,4 @@
-import type { Step } from '../batch/index.js';
+import type { Step } from '../route/index.js';
 import type { AcceptanceCheck, Part, PatternBody } from '../pattern/index.js';
 
 /**

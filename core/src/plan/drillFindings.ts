@@ -3,7 +3,7 @@ import type { Finding } from '../measure/index.js';
 import type { MountKind } from '../mounting/index.js';
 import type { Part } from '../pattern/index.js';
 import type { Workshop } from '../workshop/index.js';
-import type { PartDraft } from './stepDraft.js';
+import type { PartDraft } from './partPlan.js';
 
 /** Ways of holding that stand in a hole: it must be there before. */
 const IN_A_HOLE: readonly MountKind[] = ['mandrel', 'through mandrel', 'dowel', 'recess'];

@@ -1,7 +1,7 @@
 import { dim } from '../measure/index.js';
 import type { MountKind } from '../mounting/index.js';
 import type { Part, PatternBody } from '../pattern/index.js';
-import { covers, goalOf, play, usualRoute } from '../route/index.js';
+import { covers, goalOf, NoWay, play, usualRoute } from '../route/index.js';
 import { exampleInputs, exampleWorkshop } from './exampleShop.js';
 import { planPart } from './planPart.js';
 import { routeWork } from './routeWork.js';
@@ -10,7 +10,9 @@ import { routeWork } from './routeWork.js';
 export function workshopFor({ parts }: PatternBody) {
   const workshop = exampleWorkshop();
   const sizes = parts.flatMap((p) => [
-    ...p.holes.flatMap((h) => h.steps.map((s) => s.diameter.mm)),
+    ...p.holes.flatMap((h) =>
+      h.steps.flatMap((s) => [s.diameter.mm, ...(s.endDiameter ? [s.endDiameter.mm] : [])]),
+    ),
     ...(p.crossHoles ?? []).map((h) => h.diameter.mm),
   ]);
   const bits = [...new Set(sizes)].map((d) => ({
@@ -37,7 +39,7 @@ export function routed(body: PatternBody, part: Part, mount: MountKind, kits = e
   const work = routeWork(part, plan, inputs);
   const lengths = () => work.outline.length;
   const route = usualRoute(work);
-  if (!route) return null;
+  if (route instanceof NoWay) return null;
   const played = play(route, lengths);
   const goal = goalOf(work);
   return {

@@ -5,5 +5,5 @@ export { type PlanSnapshot, snapshotOf } from './snapshot.js';
 export { planDifference } from './planDifference.js';
 export { type NextStep, type PlanSummary, planSummaryOf, type StepLine } from './planSummary.js';
 export { dryingWood } from './wood.js';
-export { clipsCorners } from './prepareSteps.js';
+export { clipsCorners } from './clipsCorners.js';
 export { stageSpeeds } from './stageSpeeds.js';

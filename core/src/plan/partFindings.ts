@@ -4,12 +4,11 @@ import { deepest, matingFindings } from '../hardware/index.js';
 import type { Mount } from '../mounting/index.js';
 import { designAdvice, flowFindings, type Hole, type Outline, type Part } from '../pattern/index.js';
 import { drillFindings } from './drillFindings.js';
-import { unmadeFindings } from './unmadeFindings.js';
 import { wallFindings } from './wallFindings.js';
 import { lengthFindings } from '../stock/index.js';
 import type { SpeedChoice } from '../turning/index.js';
 import type { PlanInputs } from './inputs.js';
-import type { PartDraft } from './stepDraft.js';
+import type { PartDraft } from './partPlan.js';
 
 /**
  * Judgements that no room can make alone: whether what was asked for and what was planned go together.
@@ -34,7 +33,6 @@ export function partFindings(part: Part, inputs: PlanInputs, draft: PartDraft): 
     ...drillFindings(part, draft, inputs.workshop),
     ...flowFindings(part, outline, pattern.mates ?? []),
     ...designAdvice(part, outline, pattern),
-    ...unmadeFindings(part),
   ];
 }
 

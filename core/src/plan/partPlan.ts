@@ -1,5 +1,5 @@
 import type { Join } from '../assembly/index.js';
-import type { Step } from '../batch/index.js';
+import type { Step } from '../route/index.js';
 import type { CrossOperation, DrillOperation, KitNeeds, Kit } from '../hardware/index.js';
 import type { Station } from '../inspect/index.js';
 import type { Layout } from '../layout/index.js';
@@ -53,4 +53,9 @@ export interface PartPlan {
   steps: Step[];
   stations: Station[];
   cautions: Caution[];
+  /** corners are sawn off before it is roughed; plans made before there were routes do not say */
+  clipped?: boolean;
 }
+
+/** A part plan that has everything but its steps and what follows from them. */
+export type PartDraft = Omit<PartPlan, 'steps' | 'cautions'>;

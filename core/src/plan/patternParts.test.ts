@@ -50,7 +50,7 @@ describe('a square left in the piece', () => {
 
   it('is the blank itself: no skim, no clipped corners', () => {
     const [part] = planOf(leg, { pieces: 12 }).parts;
-    expect(part.steps.find((s) => s.id === 'centres')?.title).toBe('Mark centres');
+    expect(part.steps.some((s) => s.id.endsWith(':corners'))).toBe(false);
     // the round below it is as thick as 40: its skim asks for more than the square of 42 itself
     expect(part.blank.section).toBeGreaterThan(42);
     expect(part.largestDiameter).toBeCloseTo(40, 6);
@@ -83,20 +83,26 @@ describe('holes across', () => {
 
   it('are drilled on the square blank, before anything is round', () => {
     const ids = planOf(launcher).parts[0].steps.map((s) => s.id);
-    const across = ids.filter((id) => id.startsWith('drill.cross.'));
+    const across = ids.filter((id) => launcher.parts[0].crossHoles?.some((h) => id === `bore:${h.id}`));
     expect(across).toHaveLength(2);
     for (const id of across) {
-      expect(ids.indexOf(id)).toBeGreaterThan(ids.indexOf('centres'));
-      expect(ids.indexOf(id)).toBeLessThan(ids.indexOf('rough'));
+      expect(ids.indexOf(id)).toBeGreaterThan(ids.indexOf('mark:centres'));
+      expect(ids.indexOf(id)).toBeLessThan(ids.indexOf('rough:round'));
     }
   });
 
   it('are named with place and side; meeting inside is a note', () => {
     const { parts, findings } = planOf(launcher);
-    const across = parts[0].steps.filter((s) => s.id.startsWith('drill.cross.'));
+    const across = parts[0].steps.filter((s) => s.title.endsWith(' across'));
     const stem = across.find((s) => s.title.includes('stem hole'))!;
-    expect(stem.words[1]).toMatch(/⟦16⟧ from the reference end of the piece, on side 1, through/);
-    expect(across.find((s) => s !== stem)?.words[0]).toContain('side 2');
+    // the waste before its end comes on top of what is drawn, and both are said
+    const place = stem.words.find((w) => w.includes('from the first end'))!;
+    const waste = parts[0].steps[0]!.operation!.effects.flatMap((e) =>
+      e.do === 'stock' ? e.wood.pieces : [],
+    )[0]!.at.at[0];
+    expect(place).toContain(`⟦${16 + waste}⟧ from the first end`);
+    expect(place).toMatch(/⟦16⟧ from the finished one, on side 1, through/);
+    expect(across.find((s) => s !== stem)?.words.join(' ')).toContain('side 2');
     expect(findings.find((f) => f.id === 'drill.cross.part1')?.severity).toBe('note');
   });
 

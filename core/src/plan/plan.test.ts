@@ -24,35 +24,48 @@ describe('plan of a dozen stoppers', () => {
     expect(part.leastWall?.wall).toBeGreaterThan(2.5);
   });
 
-  it('puts every step behind a lock that exists, and each but the first behind one', () => {
+  it('puts every step behind what it needs, and makes it in the order of the wood', () => {
     const known = new Set(part.steps.map((s) => s.id));
     expect(known.size).toBe(part.steps.length);
     part.steps.forEach((step, i) => {
-      expect(step.locks.length > 0).toBe(i > 0);
       step.locks.forEach((lock) => expect(part.steps.findIndex((s) => s.id === lock.stepId)).toBeLessThan(i));
     });
     expect(part.steps.map((s) => s.id)).toEqual([
-      'saw',
-      'centres',
-      'drill.kit:reference',
-      'glue',
-      'mount',
-      'rough',
-      'mark',
-      'size',
-      'shape',
-      'fit',
-      'sand',
-      'finish.1',
-      'part',
-      'measure',
-      'assemble',
+      'saw:blank part1',
+      'face:reference end',
+      'mark:centres',
+      'saw:blank part1:corners',
+      'hold:vise:square blank',
+      'bore:kit:reference',
+      'hold:off:blank part1:square blank vise',
+      'join:glue',
+      'hold:mandrel:blank part1',
+      'rough:round',
+      'mark:stick',
+      'size:e4.end',
+      'shape:e5',
+      'shape:e4',
+      'size:e3.crest',
+      'shape:e3',
+      'size:e2.bottom',
+      'shape:e2',
+      'size:start',
+      'shape:e1',
+      'try:fit',
+      ...['P150', 'P180', 'P240', 'P320', 'P400'].map((grit) => `sanded:all:${grit}`),
+      'hold:tail away:blank part1',
+      'part:far end',
+      'coated:all:1',
+      'hold:off:blank part1',
+      'measure:all',
+      'join:assemble',
     ]);
   });
 
   it('does not turn before the glue has cured', () => {
-    expect(part.steps.find((s) => s.id === 'mount')?.locks[0]).toMatchObject({ stepId: 'glue' });
-    expect(part.steps.find((s) => s.id === 'glue')?.wait?.minutes).toBe(720);
+    const mount = part.steps.find((s) => s.id === 'hold:mandrel:blank part1');
+    expect(mount?.locks).toContainEqual({ stepId: 'join:glue', reason: 'the glue cures.', minutes: 720 });
+    expect(part.steps.find((s) => s.id === 'join:glue')?.wait?.minutes).toBe(720);
     expect(made.byOperation.elapsedMinutes).toBeGreaterThan(720);
   });
 
@@ -108,7 +121,7 @@ describe('findings', () => {
     inputs.workshop.lathe.drive = { kind: 'treadle' };
     const [part] = planOf(inputs).parts;
     expect(part.speeds.every((s) => s.rpm === null)).toBe(true);
-    expect(part.steps.find((s) => s.id === 'rough')?.speed).toContain('tread');
+    expect(part.steps.find((s) => s.id === 'rough:round')?.speed).toContain('tread');
   });
 });
 

@@ -1,4 +1,5 @@
-import { localTime, scheduleBatch, wallMinutes, type Schedule, type Step } from '../batch/index.js';
+import { localTime, scheduleBatch, wallMinutes, type Schedule } from '../batch/index.js';
+import type { Step } from '../route/index.js';
 import {
   bySeverity,
   type BatchingSchool,
@@ -18,7 +19,7 @@ import { startWithWood, woodFigures, woodFindings } from './wood.js';
  * Version of the rules; a snapshot names the one that made it. Whenever a rule changes a plan it goes up, and
  * `fixtures/engines.json` gains the fingerprint of the plans it makes.
  */
-export const ENGINE = '4';
+export const ENGINE = '5';
 
 /** Everything that has to be known to make an order of one pattern. */
 export interface Plan {
@@ -29,6 +30,8 @@ export interface Plan {
   parts: [PartPlan];
   byPiece: Schedule;
   byOperation: Schedule;
+  /** all prepared, then piece by piece; plans made before there was this school have none */
+  prepared?: Schedule;
   findings: Finding[];
   figures: Partial<Record<Stage, Figure[]>>;
 }
@@ -54,6 +57,7 @@ export function plan(
   const schedules: Record<BatchingSchool, Schedule> = {
     'by-piece': schedule('by-piece'),
     'by-operation': schedule('by-operation'),
+    'prepare-all': schedule('prepare-all'),
   };
   const chosen = schedules[schools.batching];
   return {
@@ -63,6 +67,7 @@ export function plan(
     parts: [part],
     byPiece: schedules['by-piece'],
     byOperation: schedules['by-operation'],
+    prepared: schedules['prepare-all'],
     findings: bySeverity([
       ...findings,
       ...partJoinFindings(pattern),
@@ -73,14 +78,16 @@ export function plan(
   };
 }
 
-/** The batch played through by each school. */
-export const schedulesOf = ({ byPiece, byOperation }: Plan): Record<BatchingSchool, Schedule> => ({
-  'by-operation': byOperation,
-  'by-piece': byPiece,
-});
+/** The batch played through by each school that the plan knows. */
+export const schedulesOf = ({ byPiece, byOperation, prepared }: Plan): Schedule[] => [
+  byOperation,
+  byPiece,
+  ...(prepared ? [prepared] : []),
+];
 
 /** The schedule of the school the plan follows. */
-export const chosenSchedule = (plan: Plan): Schedule => schedulesOf(plan)[plan.schools.batching];
+export const chosenSchedule = (plan: Plan): Schedule =>
+  schedulesOf(plan).find((s) => s.school === plan.schools.batching) ?? plan.byPiece;
 
 function dueFindings(order: PlanOrder, schedule: Schedule, workshop: Workshop): Finding[] {
   const found: Finding[] = [];

@@ -8,19 +8,17 @@ import { boreOf, drilledSolid, leastCrossWall, leastWall, solidOf, type Part } f
 import { cautionsFor, type Caution } from '../safety/index.js';
 import { finishFindings, grainMicrons, gritLadder, protocolOf } from '../surface/index.js';
 import { orderOfCuts, type SpeedChoice } from '../turning/index.js';
-import type { Step } from '../batch/index.js';
+import type { Step } from '../route/index.js';
 import { fittedJoins } from './fittedJoins.js';
 import { drawnPart, facesOf, type DrawnPart } from './drawnPart.js';
 import { heldPart, type HeldPart } from './heldPart.js';
 import type { PlanInputs } from './inputs.js';
 import { partFindings } from './partFindings.js';
-import type { PartPlan } from './partPlan.js';
-import { withChecks } from './checks.js';
+import type { PartDraft, PartPlan } from './partPlan.js';
 import { shapeFigures } from './shapeFigures.js';
-import { clipsCorners } from './prepareSteps.js';
-import type { PartDraft } from './stepDraft.js';
+import { clipsCorners } from './clipsCorners.js';
+import { madePart } from './madePart.js';
 import { stageSpeeds } from './stageSpeeds.js';
-import { stepsOf } from './steps.js';
 
 /** A part's plan with its findings and figures by stage. */
 export interface PlannedPart {
@@ -88,12 +86,14 @@ export function planPart(part: Part, inputs: PlanInputs): PlannedPart {
     finish: finish ? protocolOf(finish) : null,
     joins,
     stations: stationsOf(layout),
+    clipped,
   };
-  const steps = withChecks(stepsOf(draft), part, pattern);
+  const { steps, findings: routeFindings } = madePart(part, draft, inputs);
   return {
     plan: { ...draft, steps, cautions: cautionsOf(draft, steps, clipped, inputs) },
     findings: [
       ...partFindings(part, inputs, draft),
+      ...routeFindings,
       ...drill.findings,
       ...cross.findings,
       ...mountFindings(held.mount, work, workshop),
@@ -140,7 +140,7 @@ function cautionsOf(draft: PartDraft, steps: Step[], clipped: boolean, { pattern
     material,
     mount,
     finish: finish?.finish.kind,
-    glued: joins.flatMap(({ id, glueKind }) => (glueKind ? [{ stepId: id, glue: glueKind }] : [])),
+    glued: joins.flatMap(({ id, glueKind }) => (glueKind ? [{ joinId: id, glue: glueKind }] : [])),
     clipped,
     usedBy: pattern.usedBy,
     fastest: Math.max(...speeds.map((s) => s.surfaceSpeed)),

@@ -2,7 +2,7 @@ import type { NextAction, OrderedStep } from '../batch/index.js';
 import type { BatchingSchool, Stage } from '../measure/index.js';
 import type { Blank } from '../stock/index.js';
 import { chosenSchedule, type Plan } from './plan.js';
-import { clipsCorners } from './prepareSteps.js';
+import { clipsCorners } from './clipsCorners.js';
 
 /** A step as lists and the summing up of pieces need it. */
 export interface StepLine extends OrderedStep {
@@ -24,7 +24,15 @@ export interface PlanSummary {
 export function planSummaryOf(plan: Plan): PlanSummary {
   const [part] = plan.parts;
   return {
-    steps: part.steps.map(({ id, title, stage, locks, wait }) => ({ id, title, stage, locks, wait })),
+    steps: part.steps.map(({ id, title, stage, locks, wait, run, prepares }) => ({
+      id,
+      title,
+      stage,
+      locks,
+      wait,
+      ...(run === undefined ? {} : { run }),
+      ...(prepares === true ? { prepares } : {}),
+    })),
     school: plan.schools.batching,
     plannedEnd: chosenSchedule(plan).end,
     materialId: plan.order.materialId,

@@ -1,72 +1,126 @@
-import type { FitIn, Work } from '../route/index.js';
-import type { Mount } from '../mounting/index.js';
+import type { CoatOn, FitIn, Work } from '../route/index.js';
 import type { Part } from '../pattern/index.js';
 import { fittedJoins } from './fittedJoins.js';
 import type { PlanInputs } from './inputs.js';
-import type { PartDraft } from './stepDraft.js';
+import type { PartDraft, PlannedHardware } from './partPlan.js';
 
 /** What the usual route of a part is made from, out of what its rooms have worked out. */
-export function routeWork(
-  part: Part,
-  draft: PartDraft,
-  inputs: PlanInputs,
-  mount: Mount = draft.mount,
-): Work {
+export function routeWork(part: Part, draft: PartDraft, inputs: PlanInputs): Work {
+  const { mount, blank, outline, centring } = draft;
+  const parter = inputs.workshop.tools
+    .filter((t) => t.kind === 'parting tool')
+    .sort((a, b) => a.width - b.width)[0];
+  const rougher = inputs.workshop.tools.find((t) => t.kind === 'roughing gouge');
   return {
     part,
-    outline: draft.outline,
+    outline,
     stock: {
       kind: inputs.order.stockForm ?? 'square',
       // a square that is left has the size its faces are planed to
-      across: Math.max(0, ...(draft.outline.squares ?? []).map((s) => s.side)) || draft.blank.section,
-      length: draft.blank.length,
+      across: Math.max(0, ...(outline.squares ?? []).map((s) => s.side)) || blank.section,
+      length: shareOfBlank(draft, inputs),
     },
     mount,
+    centring: centring?.words ?? [],
+    clip: draft.clipped === true ? blank.octagon.clipLeg : null,
     holes: draft.holes,
+    drilling: draft.drilling,
+    across: draft.crossDrilling ?? [],
+    layout: draft.layout,
+    speeds: draft.speeds,
     fits: fitsOf(draft, inputs),
+    trial: trialOf(draft),
     bare: bareElements(draft),
     sanding: sandingOf(draft),
-    coats: (draft.finish?.coats ?? []).map((coat) => ({
-      name: coat.name,
-      turning: coat.speed !== 'stopped',
-      waitMinutes: coat.waitMinutes,
-    })),
+    coats: coatsOf(draft),
     cuts: draft.cuts,
+    rougher: rougher?.name ?? 'roughing gouge',
+    parter: { name: parter?.name ?? 'parting tool', width: parter?.width ?? USUAL_PARTING },
   };
 }
 
+/** Width of a parting tool where the workshop has none, mm. */
+const USUAL_PARTING = 3;
+
+/** What of a blank one piece is made from: of several in it the route is that of one, waste at both ends. mm */
+function shareOfBlank({ blank, outline, mount }: PartDraft, { workshop }: PlanInputs): number {
+  if (blank.perBlank === 1) return blank.length;
+  return Math.ceil(outline.length + workshop.allowances.parting + mount.wasteDrive + mount.wasteTail - 1e-9);
+}
+
+/** How far a kit hides the wood from its end, mm. */
+const coveredBy = ({ kit }: PlannedHardware): number =>
+  kit.kind === 'ferrule' || kit.kind === 'ring' ? kit.length.mm : 0;
+
 function fitsOf({ hardware, otherHardware = [], material }: PartDraft, { workshop }: PlanInputs): FitIn[] {
   const fitted = [hardware, ...otherHardware].filter((h) => h !== null);
-  return fittedJoins(fitted, material, workshop.glues).map(({ join, hardware: { kit, fitted: at } }) => ({
+  return fittedJoins(fitted, material, workshop.glues).map(({ join, hardware: own }) => ({
     id: join.id,
-    kitId: kit.id,
-    end: at.end,
+    kitId: own.kit.id,
+    end: own.fitted.end,
     when: join.when,
+    covers: join.when === 'after the tenon' ? coveredBy(own) : 0,
     title: join.title,
     words: join.words,
+    minutes: join.minutes,
     cureMinutes: join.cureMinutes,
   }));
 }
 
-/** What meets something else, and what stays as the plane left it, is not sanded. */
-function bareElements({ outline, layout }: PartDraft): Set<string> {
+/** Where hardware meets the outside, it is tried before anything else depends on it. */
+function trialOf({ hardware, joins }: PartDraft): Work['trial'] {
+  const mating = hardware?.needs.mating;
+  if (!hardware || !mating) return null;
+  const seated = joins.some((j) => j.when === 'after the tenon');
+  return {
+    end: hardware.fitted.end,
+    words: seated
+      ? 'Stop. Run a fingernail from the ferrule onto the wood: it must not catch, and the line must flow.'
+      : `Stop. Hold the hardware against the wood, ${mating.label}: a fingernail must not catch.`,
+  };
+}
+
+/** What meets something else, what stays as the plane left it, and what a collet holds is not sanded. */
+function bareElements({ outline, layout, mount }: PartDraft): Set<string> {
   const mating = layout.sizing.filter((s) => s.mating);
   const meets = (x: number) => mating.some((s) => Math.abs(s.x - x) < 1e-6);
-  const ends = [outline.spans[0], outline.spans.at(-1)].flatMap((span) =>
+  const [first, last] = [outline.spans[0], outline.spans.at(-1)];
+  const ends = [first, last].flatMap((span) =>
     span && (meets(span.x0) || meets(span.x1)) ? [span.element.id] : [],
   );
   const kept = outline.spans.filter(({ element }) => element.kind === 'tenon' || element.kind === 'square');
-  return new Set([...ends, ...kept.map((s) => s.element.id)]);
+  const held = mount.kind === 'collet' ? [mount.headstockEnd === 'reference' ? first : last] : [];
+  return new Set([
+    ...ends,
+    ...kept.map((s) => s.element.id),
+    ...held.flatMap((s) => (s ? [s.element.id] : [])),
+  ]);
 }
 
 /** The first grit takes most of what was left for sanding, those after it share the rest. */
 function sandingOf({ ladder, layout }: PartDraft): Work['sanding'] {
   const left = Math.max(0, ...layout.sizing.filter((s) => !s.mating).map((s) => (s.cutTo - s.finished) / 2));
-  return ladder.map(({ abrasive }, i) => ({
+  return ladder.map(({ abrasive, minutes }, i) => ({
     grit: `${abrasive.scale}${abrasive.grit}`,
     takes: ladder.length === 1 ? left : i === 0 ? left * FIRST : (left * (1 - FIRST)) / (ladder.length - 1),
+    minutes,
   }));
 }
 
 /** Share of the sanding that the first grit does; bench practice, typical. */
 const FIRST = 0.6;
+
+function coatsOf({ finish }: PartDraft): CoatOn[] {
+  if (!finish) return [];
+  const { coats, cureMinutes } = finish;
+  // what is put on a standing piece once is put on it to the end
+  const standing = coats.some((c) => c.speed === 'stopped');
+  return coats.map((coat, i) => ({
+    name: coat.name,
+    title: `${finish.finish.name}${coats.length > 1 ? `, ${i + 1} of ${coats.length}` : ''}`,
+    turning: !standing,
+    fast: coat.speed === 'fast',
+    minutes: coat.minutes,
+    waitMinutes: i === coats.length - 1 ? cureMinutes : coat.waitMinutes,
+  }));
+}

@@ -1,6 +1,6 @@
 import type { Figure } from '../measure/index.js';
 import { drilledSolid, weakPlaces, type Part } from '../pattern/index.js';
-import type { PartDraft } from './stepDraft.js';
+import type { PartDraft } from './partPlan.js';
 
 /** What the shape alone tells: thinnest and least stiff place, balance, how it turns. */
 export function shapeFigures(part: Part, { outline, holes, material }: PartDraft): Figure[] {

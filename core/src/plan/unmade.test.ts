@@ -1,5 +1,5 @@
 import { dim } from '../measure/index.js';
-import { STARTING_FORMS, type Part } from '../pattern/index.js';
+import { STARTING_FORMS, type Decoration, type Part } from '../pattern/index.js';
 import { exampleInputs } from './exampleShop.js';
 import { plan } from './index.js';
 
@@ -10,51 +10,66 @@ const planned = (change: (part: Part) => Part, formId?: string) => {
   const [part] = body.parts;
   return plan({ ...body, parts: [change(part)] }, workshop, stock, order, schools);
 };
-const unmade = (change: (part: Part) => Part) =>
-  planned(change)
-    .findings.filter((f) => f.id.startsWith('unmade.'))
-    .map((f) => [f.severity, f.what]);
+const stops = (change: (part: Part) => Part, formId?: string) =>
+  planned(change, formId)
+    .findings.filter((f) => f.severity === 'stop')
+    .map((f) => f.what);
 
-describe('what is drawn and made by no step is a Stop that names it', () => {
+describe('what is drawn is made by the route, or it is a Stop that names it', () => {
   const onFirst = (part: Part) => part.turnings[0].elements[0]!;
+  const axis = { shift: dim(3), direction: 0, tilt: 0 };
 
-  it('nothing of a plain piece', () => expect(unmade((part) => part)).toEqual([]));
+  it('nothing is said against a plain piece', () => expect(stops((part) => part)).toEqual([]));
 
-  it.each(['burnt line', 'texture', 'colour'] as const)('a %s', (kind) => {
-    const decoration = (part: Part) => ({
+  it.each(['burnt line', 'texture', 'colour'] as const)('a %s has a step of its own', (kind) => {
+    const line = (part: Part): Decoration => ({
       id: 'd1',
       kind,
       elementId: onFirst(part).id,
       from: dim(0.5),
       width: dim(1),
     });
-    expect(unmade((part) => ({ ...part, decorations: [decoration(part)] }))).toEqual([
-      ['stop', `The ${kind} on the foot is drawn and made by no step.`],
-    ]);
+    const decorated = (part: Part) => ({ ...part, decorations: [line(part)] });
+    expect(stops(decorated)).toEqual([]);
+    const steps = planned(decorated).parts[0].steps;
+    const made = { 'burnt line': 'burnt', texture: 'textured', colour: 'dyed' }[kind];
+    const at = steps.findIndex((s) => s.id === `${made}:d1:once`);
+    // after the last grit, before the first coat
+    expect(at).toBeGreaterThan(steps.findLastIndex((s) => s.operation?.doing === 'sanded'));
+    expect(at).toBeLessThan(steps.findIndex((s) => s.operation?.doing === 'coated'));
   });
 
-  it('a further axis, and a hollow', () => {
-    const axis = { shift: dim(3), direction: 0, tilt: 0 };
-    const further = { id: 't2', startDiameter: dim(20), axis, elements: [] };
-    expect(unmade((part) => ({ ...part, turnings: [part.turnings[0], further] }))).toEqual([
-      ['stop', 'What is turned about the further axis is drawn and made by no step.'],
-    ]);
-    const bowl = { id: 'h1', name: 'bowl', axis, rim: dim(5), startDiameter: dim(9), elements: [] };
-    expect(unmade((part) => ({ ...part, hollows: [bowl] }))).toEqual([
-      ['stop', 'The bowl is drawn and made by no step.'],
-    ]);
+  it('a hollow that no hold of the usual route reaches', () => {
+    const bowl = {
+      id: 'h1',
+      name: 'bowl',
+      axis: { ...axis, tilt: 90, along: dim(30) },
+      rim: dim(12),
+      startDiameter: dim(14),
+      elements: [{ kind: 'cylinder' as const, id: 'b1', length: dim(4) }],
+    };
+    expect(stops((part) => ({ ...part, hollows: [bowl] })).join(' ')).toContain('bowl: drawn and not made');
+  });
+
+  it('a way that cannot be gone: there are no steps, and the reason stands first', () => {
+    const { pattern, workshop, stock, order, schools } = exampleInputs(2);
+    const bare = { ...pattern, hardware: [] };
+    const none = plan(bare, { ...workshop, chucks: [] }, stock, { ...order, mount: 'chuck' }, schools);
+    expect(none.parts[0].steps).toEqual([]);
+    expect(none.findings.filter((f) => f.severity === 'stop').map((f) => f.id)).toContain('route.none.part1');
   });
 });
 
 describe('a square that is left', () => {
   const rough = (formId?: string) =>
     planned((part) => part, formId)
-      .parts[0].steps.find((s) => s.id === 'rough')!
-      .words.join(' ');
+      .parts[0].steps.filter((s) => s.operation?.doing === 'rough')
+      .flatMap((s) => s.words)
+      .join(' ');
 
-  it('is not roughed round: it is told where it begins and ends, and only the rest is roughed', () => {
+  it('is not roughed round: its corners are nicked, and only the rest is roughed', () => {
     const words = rough('leg');
-    expect(words).toContain('Leave the square from ⟦0⟧ to ⟦90⟧ as it is');
+    expect(words).toContain('nick its corners first');
     expect(words).not.toContain('no flats left anywhere');
   });
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { dim } from '../measure/index.js';
 import { outlineOf, STARTING_FORMS, type Element, type Part, type PatternBody } from '../pattern/index.js';
-import { usualRoute, type Route } from '../route/index.js';
+import { NoWay, usualRoute, type Route } from '../route/index.js';
 import { differences } from '../route/byHand/all.js';
 import { routed, workshopFor } from './exampleRoute.js';
 import { exampleInputs } from './exampleShop.js';
@@ -52,12 +52,16 @@ describe('the usual route plays, covers what is drawn, and makes it on a lathe t
     expect(places).not.toContain(-1);
   });
 
-  it('gives up where it does not know the way, and says so', () => {
-    const { body, part } = PARTS[0]!;
+  it('gives up where the way cannot be gone, and says why and what would do', () => {
+    const { body, part } = PARTS.find(({ name }) => name.startsWith('Ball'))!;
     const base = exampleInputs(1);
     const inputs = { ...base, workshop: workshopFor(body), pattern: { ...body, hardware: [] } };
-    const { plan } = planPart(part, inputs);
-    expect(usualRoute(routeWork(part, plan, inputs, { ...plan.mount, kind: 'cups' }))).toBeNull();
+    const { plan } = planPart(part, { ...inputs, order: { ...base.order, mount: 'friction pair' } });
+    expect(plan.mount.kind).toBe('friction pair');
+    const none = usualRoute(routeWork(part, plan, inputs));
+    expect(none).toBeInstanceOf(NoWay);
+    expect((none as NoWay).why).toContain('too thin or too round');
+    expect((none as NoWay).remedy).not.toBe('');
   });
 });
 

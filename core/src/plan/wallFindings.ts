@@ -1,6 +1,6 @@
 import { len, type Finding } from '../measure/index.js';
 import type { Part } from '../pattern/index.js';
-import type { PartDraft } from './stepDraft.js';
+import type { PartDraft } from './partPlan.js';
 
 /** Wood thinner than this beside a cross hole breaks out when it is drilled; typical, unchecked. mm */
 const THIN = 2;

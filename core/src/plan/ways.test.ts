@@ -39,14 +39,17 @@ const handle = (): PlanInputs => {
 describe('a handle with a ferrule', () => {
   it('has its ferrule seated before it is shaped, and its tang glued at the end', () => {
     const order = steps(handle());
-    expect(order.indexOf('ferrule')).toBeLessThan(order.indexOf('shape'));
-    expect(order.indexOf('size')).toBeLessThan(order.indexOf('ferrule'));
-    expect(order.at(-1)).toBe('assemble');
-    const shape = planOf(handle()).parts[0].steps.find((s) => s.id === 'shape');
-    expect(shape?.locks[0]).toEqual({
-      stepId: 'ferrule',
-      reason: 'the shape is cut flush with the seated ferrule.',
-    });
+    const at = (id: string) => order.indexOf(id);
+    expect(at('size:start')).toBeLessThan(at('shape:e1'));
+    expect(at('shape:e1')).toBeLessThan(at('join:ferrule'));
+    // it goes on over the end that is free: off the lathe, on with the ferrule, back on the same centres
+    expect(order.slice(at('join:ferrule') - 1, at('join:ferrule') + 2)).toEqual([
+      'hold:off:blank part1:ferrule',
+      'join:ferrule',
+      'hold:centres:ferrule',
+    ]);
+    expect(at('join:ferrule')).toBeLessThan(at('shape:e3'));
+    expect(order.at(-1)).toBe('join:assemble');
   });
 
   it('turns with the drilled end on the live centre, and nothing wasted there', () => {
@@ -63,12 +66,12 @@ describe('a handle with a ferrule', () => {
   it('measures its tenon while it can be reached, and counts that for the twins', () => {
     const [part] = planOf(handle()).parts;
     const measures = (id: string) => part.steps.find((s) => s.id === id)?.measures ?? [];
-    expect(measures('size')).toEqual(['start']);
-    expect(measures('measure')).not.toContain('start');
+    expect(measures('size:start')).toEqual(['start']);
+    expect(measures('measure:all')).not.toContain('start');
     const reading = {
       eventId: 'e',
       piece: 1,
-      stepId: 'size',
+      stepId: 'size:start',
       stationId: 'start',
       mm: 20.02,
       typed: '20.02',
@@ -90,16 +93,16 @@ describe('choices of the order', () => {
     const oiled = handle();
     oiled.order.finishId = 'oil';
     const order = steps(oiled);
-    expect(order.indexOf('part')).toBeLessThan(order.indexOf('finish.1'));
-    expect(order.filter((id) => id.startsWith('finish'))).toHaveLength(3);
+    expect(order.indexOf('part:far nib')).toBeLessThan(order.indexOf('coated:all:1'));
+    expect(order.filter((id) => id.startsWith('coated'))).toHaveLength(3);
     const polished = steps(handle());
-    expect(polished.indexOf('finish.1')).toBeLessThan(polished.indexOf('part'));
+    expect(polished.indexOf('coated:all:1')).toBeLessThan(polished.indexOf('part:far nib'));
   });
 
   it('without a finish there is none', () => {
     const bare = handle();
     bare.order.finishId = null;
-    expect(steps(bare).some((id) => id.startsWith('finish'))).toBe(false);
+    expect(steps(bare).some((id) => id.startsWith('coated'))).toBe(false);
     expect(planOf(bare).parts[0].finish).toBeNull();
   });
 
@@ -116,10 +119,9 @@ describe('choices of the order', () => {
   });
 
   it('corners are clipped when there are many', () => {
-    const words = (pieces: number) =>
-      planOf(from('rolling-pin', pieces)).parts[0].steps.find((s) => s.id === 'centres')?.title;
-    expect(words(3)).toBe('Mark centres');
-    expect(words(4)).toBe('Mark centres, clip corners');
+    const clipped = (pieces: number) =>
+      steps(from('rolling-pin', pieces)).includes('saw:blank part1:corners');
+    expect([clipped(3), clipped(4)]).toEqual([false, true]);
   });
 
   it('another way of holding can be chosen; the lathe and what is missing are checked for it', () => {

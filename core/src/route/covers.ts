@@ -4,10 +4,13 @@ import {
   drawnBody,
   nameOf,
   outlineOf,
-  seenFrom,
+  placedIn,
   FINISHED,
   HERE,
+  round,
   STOCK,
+  times,
+  type Flat,
   unlikeSurfaces,
   type Part,
   type Placement,
@@ -48,10 +51,10 @@ const missing = (part: Part): Finding => ({
 });
 
 function shapeFindings(part: Part, wood: Wood, piece: PieceIn): Finding[] {
-  const drawn = drawnBody(part);
-  const left = inFrameOf(piece.at, bodyOfPart(wood.body, sourceOf(wood, piece)));
-  const lost = unlikeSurfaces(drawn, left, () => OFF);
-  const extra = unlikeSurfaces(left, drawn, () => OFF);
+  const drawn = bodyAt(drawnBody(part), piece.at);
+  const left = bodyOfPart(wood.body, sourceOf(wood, piece));
+  const lost = unlikeSurfaces(drawn, left, OFF);
+  const extra = unlikeSurfaces(left, drawn, OFF);
   const named = lost.map((u) => drawnFinding(part, u));
   // what is seen from both sides is said once, by the name that is drawn
   return named.length > 0 ? named : extra.map((u) => madeFinding(part, u));
@@ -64,15 +67,24 @@ function sourceOf(wood: Wood, piece: PieceIn): string {
   return form.of[wood.pieces.indexOf(piece)]?.id ?? wood.id;
 }
 
-/** A body as a piece's own frame sees it. */
-function inFrameOf(at: Placement, body: Body): Body {
+/** What is drawn, where it lies in its wood. */
+function bodyAt({ form, skins, flats, drilled }: Body, at: Placement): Body {
   return {
-    form: { kind: 'joined', of: [{ id: STOCK, body, at: seenFrom(HERE, at) }] },
-    skins: [],
-    flats: [],
-    drilled: [],
+    // the faces of a square that stays are flats like others: no frame of stock is drawn
+    form: { kind: 'boundless' },
+    skins: skins.map((skin) => ({ ...skin, axis: placedIn(skin.axis, at) })),
+    flats: [...flats, ...facesOf(form)].map((flat) => ({ ...flat, at: placedIn(flat.at, at) })),
+    drilled: drilled.map((hole) => ({ ...hole, at: placedIn(hole.at, at) })),
   };
 }
+
+const facesOf = (form: Body['form']): Flat[] =>
+  form.kind !== 'square'
+    ? []
+    : [0, 90, 180, 270].map((angle) => {
+        const away = round(HERE, angle);
+        return { id: STOCK, at: { at: times(away, form.across / 2), along: away, facing: HERE.along } };
+      });
 
 function drawnFinding(part: Part, { by, elementId, is, places, of }: Unlike): Finding {
   const name = drawnName(part, elementId ?? by);

@@ -1,7 +1,12 @@
 export { covers } from './covers.js';
-export { type Lengths, type Operation, type Route } from './operation.js';
+export { type Lengths, type Operation, type OperationKind, type Route } from './operation.js';
 export { play, type Played } from './play.js';
 export { routeText } from './routeText.js';
+export { type OrderLock, type Place, type SetupState, setupKey, type Step, type Wait } from './step.js';
+export { shopBefore, type StandingWood, standingBefore } from './standing.js';
+export { runsOf, type StepRun } from './runs.js';
+export { stepsOf } from './steps.js';
+export { NoWay } from './usual/noWay.js';
 export { usualRoute } from './usual/usualRoute.js';
-export { type FitIn, goalOf, type Work } from './usual/work.js';
+export { type CoatOn, type FitIn, goalOf, type Work } from './usual/work.js';
 export type { Shop, Wood } from './shop.js';

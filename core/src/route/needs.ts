@@ -35,7 +35,7 @@ function effectNeeds(effects: readonly Effect[], shop: Shop, operation: Operatio
       case 'treat':
         return treatNeeds(effect, shop);
       case 'look':
-        return effect.on.map((on) => surfaceNeed(shop, effect.wood, on, 'it is made first'));
+        return effect.on.flatMap((on) => lookNeeds(shop, effect.wood, on));
       case 'join':
         return effect.of.flatMap(({ wood }) => there(shop, wood, 'it is joined'));
       case 'fix':
@@ -91,6 +91,7 @@ function boredNeeds(effect: Extract<Effect, { do: 'flat' | 'drill' }>, shop: Sho
   const { held } = shop;
   const wood = woodOf(shop, effect.wood);
   if (!wood) return there(shop, effect.wood, '');
+  if (effect.do === 'flat' && effect.sawn) return there(shop, effect.wood, 'it is sawn to size first');
   const holding: Need =
     held?.wood === effect.wood
       ? { met: true, by: held.by, need: 'it is held so', uses: held.by }
@@ -99,7 +100,8 @@ function boredNeeds(effect: Extract<Effect, { do: 'flat' | 'drill' }>, shop: Sho
   const mouth = effect.hole.at;
   const ring = (effect.hole.steps[0]?.diameter ?? 0) / 2 - 0.1;
   // the bit's rim meets wood within its own radius, also on the edge of a square
-  const meets = [0.6, ring + 0.6].some((deep) =>
+  const bottom = (effect.hole.steps.at(-1)?.depth ?? 0) - 0.3;
+  const meets = [0.6, ring + 0.6, bottom].some((deep) =>
     hasWood(wood.body, plus(outOf([deep, 0, 0], mouth), times(round(mouth, 33), ring))),
   );
   const open = [-0.2, -0.6].every((x) => !hasWood(wood.body, outOf([x, 0, 0], mouth)));
@@ -150,6 +152,15 @@ function treatNeeds({ wood: id, treated, turning }: Extract<Effect, { do: 'treat
     ...bareNeeds(shop, id, treated.on),
     surfaceNeed(shop, id, treated.on, 'it is cut first'),
     ...before,
+  ];
+}
+
+/** What is measured or tried is there, as it was last treated. */
+function lookNeeds(shop: Shop, id: string, on: SurfaceRef): Need[] {
+  const treated = woodOf(shop, id)?.treated.filter((t) => t.on.id === on.id && overlap(t.on, on) > 0) ?? [];
+  return [
+    surfaceNeed(shop, id, on, 'it is made first'),
+    ...treated.map((t): Need => ({ met: true, by: t.by, need: `it is ${t.how} first` })),
   ];
 }
 

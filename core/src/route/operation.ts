@@ -1,9 +1,25 @@
+import type { Stage } from '../measure/index.js';
 import type { Body, Drilled, Flat, Placement, Skin } from '../pattern/index.js';
-import type { Datum, Fixed, Held, OpId, Purpose, SurfaceRef, Treated, Waiting, Wood } from './shop.js';
+import type { Timer } from './step.js';
+import type {
+  Datum,
+  Fixed,
+  Held,
+  OpId,
+  Purpose,
+  SurfaceRef,
+  Treated,
+  Treatment,
+  Waiting,
+  Wood,
+} from './shop.js';
 
 /** What an operation is, told apart by what it does to the wood. */
 export type OperationKind =
   'saw' | 'mark' | 'bore' | 'join' | 'hold' | 'cut' | 'treat' | 'try' | 'measure' | 'part' | 'dry' | 'shop';
+
+/** What a cut is for: each has its own tool, speed and place in the order. */
+export type CutDoing = 'rough' | 'tenon' | 'size' | 'shape' | 'hollow' | 'nib' | 'face';
 
 /** A figure that is said: a length from a datum, or a diameter, depth or grit of its own. Shown and played. */
 export interface Said {
@@ -19,7 +35,8 @@ export type Effect =
   | { do: 'stock'; wood: Wood }
   /** what is not turned is carved by hand */
   | { do: 'cut'; wood: string; skin: Skin; through: 'nothing' | 'treated'; turning: boolean }
-  | { do: 'flat'; wood: string; flat: Flat }
+  /** what is sawn is held by fence and cradle */
+  | { do: 'flat'; wood: string; flat: Flat; sawn?: true }
   | { do: 'drill'; wood: string; hole: Drilled }
   /** both sides of a plane go on as woods of their own; a side that is null is waste */
   | { do: 'split'; wood: string; at: Placement; into: [low: string | null, high: string | null] }
@@ -44,6 +61,8 @@ export interface Lock {
 export interface Operation {
   id: OpId;
   kind: OperationKind;
+  /** of a cut what it is for, of a treatment what it does */
+  doing?: CutDoing | Treatment;
   /** what it is about: an element, a hole, a kit, a join; null for the wood as a whole */
   subject: string | null;
   /** woods it is done to */
@@ -56,6 +75,13 @@ export interface Operation {
   /** what the work must be ready for: a cure keeps some things from being done and not others */
   purpose: Purpose;
   tool?: string;
+  /** the room of the work it belongs to */
+  stage: Stage;
+  speed?: string;
+  /** spans to be timed within it */
+  timers?: Timer[];
+  /** stations whose readings belong to it */
+  measures?: string[];
   minutes: { once: number; each: number };
 }
 

@@ -72,7 +72,12 @@ export const GRIPS = {
   'wooden jaws': 'holds',
   cup: 'drives',
   cord: 'drives',
+  dowel: 'holds',
+  'through rod': 'holds',
+  'friction face': 'drives',
+  'offset plate': 'holds',
   vise: 'holds',
+  'fed by hand': 'holds',
   hands: 'supports',
 } as const satisfies Record<string, 'drives' | 'holds' | 'supports'>;
 type GripKind = keyof typeof GRIPS;

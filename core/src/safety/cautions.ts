@@ -1,4 +1,4 @@
-import type { Step } from '../batch/index.js';
+import type { Operation, Step } from '../route/index.js';
 import type { Material } from '../material/index.js';
 import type { Mount } from '../mounting/index.js';
 import type { UsedBy } from '../pattern/index.js';
@@ -16,8 +16,8 @@ export interface SafetyContext {
   material: Material;
   mount: Mount;
   finish: FinishKind | undefined;
-  /** which steps use which glue */
-  glued: readonly { stepId: string; glue: GlueKind }[];
+  /** which joins use which glue */
+  glued: readonly { joinId: string; glue: GlueKind }[];
   /** the blank's corners are sawn off */
   clipped: boolean;
   usedBy: UsedBy;
@@ -33,15 +33,34 @@ interface Rule {
   at: (step: Step, context: SafetyContext) => boolean;
 }
 
+/** Steps of one of these kinds of work. */
 const on =
-  (...ids: string[]) =>
-  (step: Step) =>
-    ids.some((id) => step.id === id || step.id.startsWith(`${id}.`));
+  (...kinds: WorkKind[]) =>
+  ({ operation }: Step) =>
+    operation !== undefined && kinds.some((kind) => WORK[kind](operation));
+
+/** The kinds of work that cautions are tied to, as operations tell them. */
+const WORK = {
+  saw: ({ kind, effects }) => kind === 'saw' && effects.some((e) => e.do === 'stock'),
+  corners: ({ kind, effects }) => kind === 'saw' && effects.some((e) => e.do === 'flat'),
+  drill: ({ kind }) => kind === 'bore',
+  mount: ({ kind, subject, effects }) =>
+    kind === 'hold' &&
+    subject !== 'tail away' &&
+    effects.some((e) => e.do === 'hold' && e.held?.place === 'lathe'),
+  rough: ({ doing }) => doing === 'rough',
+  shape: ({ doing }) => doing === 'shape',
+  sand: ({ doing }) => doing === 'sanded',
+  finish: ({ doing }) => doing === 'coated',
+  assemble: ({ kind, stage }) => kind === 'join' && stage === 'assemble',
+} satisfies Record<string, (operation: Operation) => boolean>;
+type WorkKind = keyof typeof WORK;
+
 const always = () => true;
 const glueing =
   (...glues: GlueKind[]) =>
   (step: Step, { glued }: SafetyContext) =>
-    glued.some((g) => g.stepId === step.id && glues.includes(g.glue));
+    glued.some((g) => g.joinId === step.operation?.subject && glues.includes(g.glue));
 
 /** A piece that lets go at this surface speed goes through a face shield's first layer, m/min. */
 const FAST = 700;
@@ -57,7 +76,7 @@ const RULES: Rule[] = [
   {
     id: 'saw-corners',
     applies: (c) => c.clipped,
-    at: on('centres'),
+    at: on('corners'),
     words: () => 'Clip corners in a V cradle; the square must not roll under the blade.',
   },
   {

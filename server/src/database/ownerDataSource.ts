@@ -3,12 +3,14 @@ import { Foundation1772000000001 } from './migrations/1-foundation.js';
 import { Samples1780000000002 } from './migrations/2-samples.js';
 import { Stock1795000000003 } from './migrations/3-stock.js';
 import { Together1796000000004 } from './migrations/4-together.js';
+import { Routes1796000000005 } from './migrations/5-routes.js';
 
 export const MIGRATIONS = [
   Foundation1772000000001,
   Samples1780000000002,
   Stock1795000000003,
   Together1796000000004,
+  Routes1796000000005,
 ];
 
 /**

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { hash } from '@node-rs/argon2';
-import type { PatternBody, Station, Step } from '@compas/core';
+import type { PatternBody, Station } from '@compas/core';
 import { AccessService } from '../access/access.service.js';
 import { AccessStore } from '../access/accessStore.js';
 import type { NewBatchDto } from '../batch/batch.dto.js';
@@ -122,7 +122,14 @@ export class DemoService {
     const half = await this.order(handle, 'Pell and Osk, toolmakers', 8, now - 2 * DAY, now + 6 * DAY, 'oil');
     await this.play(half, {
       begun: now - 30 * HOUR,
-      stepsDone: (piece, steps) => indexOf(steps, piece <= 4 ? 'sand' : piece === 5 ? 'shape' : 'fit'),
+      stepsDone: (piece, steps) =>
+        steps.findIndex(({ operation }) =>
+          piece <= 4
+            ? operation?.doing === 'sanded'
+            : piece === 5
+              ? operation?.doing === 'shape'
+              : operation?.kind === 'try',
+        ),
       deviation: spread,
       check: () => ({ passed: true }),
       rejected: { piece: 5, cause: 'A check opened at the ferrule shoulder while shaping' },
@@ -137,7 +144,8 @@ export class DemoService {
     );
     await this.play(gluing, {
       begun: now - 2 * HOUR,
-      stepsDone: (_, steps) => indexOf(steps, 'mount'),
+      // glued in and curing: the lathe comes next
+      stepsDone: (_, steps) => steps.findIndex((s) => s.setup.place === 'lathe'),
       deviation: spread,
       check: stopperCheck,
     });
@@ -184,8 +192,6 @@ const stopperCheck = (piece: number, checkId: string): { passed: boolean; value?
   checkId === 'height'
     ? { passed: true, value: 64 + Math.round(scatter(piece, checkId) * 30) / 100 }
     : { passed: piece !== 7 };
-
-const indexOf = (steps: readonly Step[], id: string): number => steps.findIndex((s) => s.id === id);
 
 /** A practised hand: a third of the tolerance either way. */
 const spread = (piece: number, station: Station): number =>

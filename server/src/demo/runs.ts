@@ -61,7 +61,7 @@ export function demoEvents(batchId: string, { plan }: PlanSnapshot, run: DemoRun
   });
   const { rejected } = run;
   if (rejected) {
-    const stepId = part.steps[run.stepsDone(rejected.piece, part.steps)]?.id ?? 'shape';
+    const stepId = part.steps[run.stepsDone(rejected.piece, part.steps)]?.id ?? part.steps[0]?.id ?? '';
     add(rejected.piece, { kind: 'rejected', stepId, cause: rejected.cause });
   }
   return events;

@@ -2,8 +2,8 @@ import {
   BATCHING_SCHOOLS,
   capitalised,
   chosenSchedule,
-  keysOf,
   minutesInWords,
+  runsOf,
   schedulesOf,
   wallMinutes,
   type Plan,
@@ -22,37 +22,37 @@ export function TimeStage({ plan }: { plan: Plan }) {
     <div className="column">
       <h2>Ready {clockWords(chosen.end)}</h2>
       <div className="compare">
-        {keysOf(BATCHING_SCHOOLS).map((school) => (
+        {schedules.map((schedule) => (
           <School
-            key={school}
-            schedule={schedules[school]}
-            words={capitalised(BATCHING_SCHOOLS[school])}
+            key={schedule.school}
+            schedule={schedule}
+            words={capitalised(BATCHING_SCHOOLS[schedule.school])}
             chosen={chosen}
           />
         ))}
       </div>
       <div className="gantt">
-        {part.steps.map((step) => {
-          const span = chosen.spans.find((s) => s.stepId === step.id);
-          if (!span) return null;
-          const a = wallMinutes(span.from) - from;
-          const b = wallMinutes(span.to) - from;
+        {runsOf(part.steps).map((run) => {
+          const spans = chosen.spans.filter((s) => run.steps.some((step) => step.id === s.stepId));
+          const [first] = spans;
+          if (!first) return null;
+          const begins = spans.reduce((least, s) => (s.from < least ? s.from : least), first.from);
+          const ends = spans.reduce((most, s) => (s.to > most ? s.to : most), first.to);
+          const [a, b] = [wallMinutes(begins) - from, wallMinutes(ends) - from];
+          const wait = Math.max(0, ...run.steps.map((s) => s.wait?.minutes ?? 0));
           return [
-            <span key={`${step.id}.word`}>{step.title}</span>,
+            <span key={`${run.id}.word`}>{run.title}</span>,
             <span
-              key={step.id}
+              key={run.id}
               className="bar"
               role="img"
-              aria-label={`${step.title}: ${clockWords(span.from)} to ${clockWords(span.to)}`}
+              aria-label={`${run.title}: ${clockWords(begins)} to ${clockWords(ends)}`}
             >
               <span style={{ left: `${share(a)}%`, width: `${share(b - a)}%` }} />
-              {step.wait && (
+              {wait > 0 && (
                 <span
                   className="wait"
-                  style={{
-                    left: `${share(b)}%`,
-                    width: `${Math.min(share(step.wait.minutes), 100 - share(b))}%`,
-                  }}
+                  style={{ left: `${share(b)}%`, width: `${Math.min(share(wait), 100 - share(b))}%` }}
                 />
               )}
             </span>,

@@ -7,7 +7,7 @@ import {
   type SpeedChoice,
   stageSpeeds,
 } from '@compas/core';
-import { Say } from '../ui/Length.js';
+import { RouteList } from './RouteList.js';
 
 /** Order of cuts with its tools, and the speed of each stage by every school. */
 export function TurnStage({ plan, inputs }: { plan: Plan; inputs: PlanInputs }) {
@@ -23,16 +23,11 @@ export function TurnStage({ plan, inputs }: { plan: Plan; inputs: PlanInputs }) 
       <h2>
         {part.cuts.length} cuts, {part.toolChanges} changes of tool
       </h2>
-      <ol className="cut-order">
-        {part.cuts.map((cut) => (
-          <li key={cut.elementId}>
-            <b>{cut.tool?.name ?? `no ${cut.toolKind}`}</b>: <Say text={cut.words} />
-          </li>
-        ))}
-      </ol>
       <p className="soft">
-        The end far from the drive first, so that the wood behind each cut stays thick; always downhill.
+        The end far from the drive first, so that the wood behind each cut stays thick; always downhill. Each
+        place is sized just before it is cut.
       </p>
+      <RouteList part={part} />
       <h2>Speeds</h2>
       <table className="table">
         <thead>

@@ -1,5 +1,8 @@
 import {
   holdsOn,
+  restOfRun,
+  runsOf,
+  standingBefore,
   type Finding,
   type PartPlan,
   type PieceProgress,
@@ -8,7 +11,7 @@ import {
   type Step,
 } from '@compas/core';
 import type { BatchDetail } from '../api/batch.js';
-import { DrillLayer } from '../strip/fittingLayers.js';
+import { StandingLayer, WorkLayer } from '../strip/StandingLayer.js';
 import { StepLayer } from '../strip/layers.js';
 import { Strip } from '../strip/Strip.js';
 import { Findings } from '../ui/Findings.js';
@@ -16,6 +19,7 @@ import { Length, Say } from '../ui/Length.js';
 import { CheckEntry } from './CheckEntry.js';
 import { Holding } from './Holding.js';
 import { keyFigure } from './keyFigure.js';
+import { useMemo } from 'react';
 import { ReadingEntry } from './ReadingEntry.js';
 import { ReadingList } from './ReadingList.js';
 import { Reject } from './Reject.js';
@@ -50,24 +54,15 @@ export function StepWork(props: StepWorkProps) {
   );
   const unchecked = checks.some((c) => !state.checked.has(c.id));
   const closed = state.done.has(step.id) || state.rejected !== null;
-  const finish = async () => {
-    await record({ kind: 'done', stepId: step.id });
+  const rest = restOfRun(part.steps, step.id, state);
+  const finish = async (steps: readonly Step[]) => {
+    for (const { id } of steps) await record({ kind: 'done', stepId: id });
     onLeave();
   };
   return (
     <>
       <div className="run-strip">
-        <Strip
-          outline={part.outline}
-          holes={part.holes}
-          bores={part.bores}
-          tone={part.material.tone}
-          headstockEnd={part.mount.headstockEnd}
-          tallest={190}
-        >
-          <StepLayer step={step} stations={part.stations} />
-          {step.stage === 'drill' && <DrillLayer part={part} stepId={step.id} />}
-        </Strip>
+        <WoodStrip part={part} step={step} />
       </div>
       <div className="run-body">
         <section className="run-what">
@@ -127,9 +122,14 @@ export function StepWork(props: StepWorkProps) {
               {checks.map((check) => (
                 <CheckEntry key={check.id} check={check} step={step} state={state} record={record} />
               ))}
-              <button type="button" className="run-go" onClick={() => void finish()}>
+              <button type="button" className="run-go" onClick={() => void finish([step])}>
                 {open.length > 0 ? 'Done, not measured' : unchecked ? 'Done, not checked' : 'Done'}
               </button>
+              {rest.length > 1 && (
+                <button type="button" className="run-quiet" onClick={() => void finish(rest)}>
+                  All {rest.length} done, up to: {rest.at(-1)?.title}
+                </button>
+              )}
             </>
           )}
           {closed && (
@@ -159,16 +159,99 @@ export function StepWork(props: StepWorkProps) {
   );
 }
 
+/** How finely the wood is drawn, mm. */
+const PITCH = 0.4;
+
+/** The wood as it stands before this step, and where the step works; the drawing alone for plans that keep no wood. */
+function WoodStrip({ part, step }: { part: PartPlan; step: Step }) {
+  const { outline, material, mount, blank } = part;
+  const standing = useMemo(() => standingBefore(part.steps, step.id, PITCH), [part.steps, step.id]);
+  const stock = standing?.wood.body.form;
+  const long = stock && 'length' in stock ? stock.length : outline.length;
+  return (
+    <Strip
+      outline={outline}
+      holes={part.holes}
+      bores={part.bores}
+      tone={material.tone}
+      headstockEnd={mount.headstockEnd}
+      tallest={240}
+      {...(standing
+        ? {
+            before:
+              mount.headstockEnd === 'reference'
+                ? standing.pieceAt
+                : long - standing.pieceAt - outline.length,
+            after:
+              mount.headstockEnd === 'reference'
+                ? long - standing.pieceAt - outline.length
+                : standing.pieceAt,
+            largestRadius: blank.section / 2,
+            standing: <StandingLayer standing={standing} outline={outline} tone={material.tone} />,
+          }
+        : {})}
+    >
+      {standing && <WorkLayer standing={standing} />}
+      <StepLayer step={step} stations={part.stations} />
+    </Strip>
+  );
+}
+
+/** The runs of a piece; the steps of the one that is at hand, of the others how far they are. */
 function StepList({ part, step, state, onStep }: StepWorkProps) {
+  const runs = runsOf(part.steps);
   return (
     <ol className="run-steps" aria-label="Steps of this piece">
-      {part.steps.map((s) => (
-        <li key={s.id}>
-          <button type="button" aria-current={s.id === step.id} onClick={() => onStep(s.id)}>
-            <span aria-hidden>{state.done.has(s.id) ? '✓' : s.id === step.id ? '▸' : '·'}</span> {s.title}
-          </button>
-        </li>
-      ))}
+      {runs.map((run) => {
+        const open = run.steps.find((s) => !state.done.has(s.id));
+        const here = run.steps.some((s) => s.id === step.id);
+        if (here && run.steps.length > 1)
+          return (
+            <li key={run.id}>
+              <b>{run.title}</b>
+              <ol>
+                {run.steps.map((s) => (
+                  <StepLink
+                    key={s.id}
+                    id={s.id}
+                    title={s.title}
+                    here={s.id === step.id}
+                    done={state.done.has(s.id)}
+                    onStep={onStep}
+                  />
+                ))}
+              </ol>
+            </li>
+          );
+        return (
+          <StepLink
+            key={run.id}
+            id={(open ?? run.steps[0])?.id ?? run.id}
+            title={run.title}
+            here={here}
+            done={open === undefined}
+            onStep={onStep}
+          />
+        );
+      })}
     </ol>
+  );
+}
+
+interface StepLinkProps {
+  id: string;
+  title: string;
+  here: boolean;
+  done: boolean;
+  onStep: (stepId: string) => void;
+}
+
+function StepLink({ id, title, here, done, onStep }: StepLinkProps) {
+  return (
+    <li>
+      <button type="button" aria-current={here} onClick={() => onStep(id)}>
+        <span aria-hidden>{done ? '✓' : here ? '▸' : '·'}</span> {title}
+      </button>
+    </li>
   );
 }

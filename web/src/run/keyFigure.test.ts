@@ -13,32 +13,47 @@ const step = (id: string): Step => {
 describe('the one number of a step', () => {
   it('is the size to cut to before sanding, and the finished size afterwards', () => {
     const collar = part.stations.find((s) => s.label === 'collar');
-    expect(keyFigure(step('size'), part, collar)).toEqual({ label: 'collar, should be', mm: collar?.cutTo });
-    expect(keyFigure(step('measure'), part, collar)).toEqual({
+    expect(keyFigure(step('size:'), part, collar)).toEqual({ label: 'collar, should be', mm: collar?.cutTo });
+    expect(keyFigure(step('measure:'), part, collar)).toEqual({
       label: 'collar, should be',
       mm: collar?.finished,
     });
   });
 
   it('is what is set for the step', () => {
-    expect(keyFigure(step('saw'), part, undefined)).toEqual({
-      label: 'blank, square',
-      mm: part.blank.section,
+    const of = (id: string) => keyFigure(step(id), part, undefined);
+    expect(of('saw:')).toEqual({ label: 'blank, across', mm: part.blank.section });
+    expect(of('saw:blank part1:corners')).toMatchObject({ label: 'off each corner' });
+    expect(of('bore:')).toEqual({ label: 'tape at', mm: part.drilling[0]?.tapeAt });
+    expect(of('try:')).toEqual({ label: 'flush with the base', mm: 32 });
+    expect(of('mark:stick')).toEqual({ label: 'notches', text: String(part.layout.marks.length) });
+    expect(of('sanded:')).toEqual({ label: 'grit', text: 'P150' });
+    expect(of('hold:mandrel')).toEqual({ label: 'at the drive', text: 'M8 stopper mandrel' });
+    expect(of('hold:tail away')).toEqual({ label: 'tailstock', text: 'away' });
+  });
+
+  it('of a cut is what the calliper is set to: round, size, crown, bottom, or the thinner end', () => {
+    const of = (id: string) => keyFigure(step(id), part, undefined);
+    expect(of('rough:')).toEqual({ label: 'round to', mm: 41 });
+    const neck = part.stations.find((s) => s.id === 'e2.bottom')!;
+    expect(of('shape:e3')).toMatchObject({ label: 'crown' });
+    expect(of('shape:e2')).toEqual({ label: 'bottom', mm: expect.closeTo(neck.finished, 6) });
+    expect(of('shape:e4')).toEqual({ label: 'down to', mm: 32 });
+    expect(of('shape:e1')).toEqual({ label: 'straight at', mm: 32 });
+    // within the width of the tool the walls of the neck rise: it is parted a little above the bottom
+    const sized = of('size:e2.bottom') as { label: string; mm: number };
+    expect(sized.label).toBe('part down to');
+    expect(sized.mm).toBeGreaterThan(neck.cutTo);
+    expect(sized.mm).toBeLessThan(neck.cutTo + 0.5);
+  });
+
+  it('of a step of an old plan is its speed, or how long it takes', () => {
+    const { operation: _, ...old } = step('shape:e1');
+    expect(keyFigure(old, part, undefined)).toEqual({ label: 'speed', text: old.speed });
+    expect(keyFigure({ ...old, speed: null, minutes: 2.04 }, part, undefined)).toEqual({
+      label: 'about',
+      text: '2 min',
     });
-    expect(keyFigure(step('drill'), part, undefined)).toEqual({
-      label: 'tape at',
-      mm: part.drilling[0]?.tapeAt,
-    });
-    expect(keyFigure(step('fit'), part, undefined)).toEqual({ label: 'flush with the base', mm: 32 });
-    expect(keyFigure(step('mark'), part, undefined)).toEqual({
-      label: 'notches',
-      text: String(part.layout.marks.length),
-    });
-    expect(keyFigure(step('sand'), part, undefined)).toEqual({
-      label: 'grits',
-      text: part.ladder.map((g) => g.abrasive.grit).join(' '),
-    });
-    expect(keyFigure(step('shape'), part, undefined)).toEqual({ label: 'speed', text: step('shape').speed });
   });
 
   it('is there for every step', () => {

@@ -1,4 +1,4 @@
-import type { PartPlan, Station, Step } from '@compas/core';
+import { extremes, type Operation, type PartPlan, type Station, type Step } from '@compas/core';
 
 /** The one number of a step. */
 export type KeyFigure = { label: string; mm: number } | { label: string; text: string };
@@ -13,35 +13,82 @@ export function keyFigure(step: Step, part: PartPlan, station: Station | undefin
       label: `${station.label}, should be`,
       mm: step.against === 'cut' ? station.cutTo : station.finished,
     };
-  const drilling = part.drilling.find((d) => step.id === `drill.${d.id}`);
-  if (drilling) return { label: 'tape at', mm: drilling.tapeAt };
-  const cross = part.crossDrilling?.find((d) => step.id === `drill.cross.${d.id}`);
-  if (cross) return { label: 'centre from the end', mm: cross.x };
-  const fitting = hardwareFigure(step, part);
-  if (fitting) return fitting;
-  switch (step.id) {
+  return (step.operation && figureOf(step.operation, part)) ?? effort(step);
+}
+
+/** What a step is about when it has no figure of its own. */
+const effort = ({ speed, minutes }: Step): KeyFigure =>
+  speed !== null
+    ? { label: 'speed', text: speed }
+    : { label: 'about', text: `${Math.round(minutes * 10) / 10} min` };
+
+/** The figure that an operation says and plays: what is set, cut to or drilled to. */
+function figureOf(operation: Operation, part: PartPlan): KeyFigure | null {
+  const { kind, said, timers, subject } = operation;
+  const figure = (label: string, ...names: string[]): KeyFigure | null => {
+    const found = names.map((name) => said.find((s) => s.name === name)).find((s) => s !== undefined);
+    return found ? { label, mm: found.mm } : null;
+  };
+  switch (kind) {
     case 'saw':
-      return { label: 'blank, square', mm: part.blank.section };
-    case 'centres':
-      return { label: 'gauge lines at', mm: part.blank.section / 2 };
-    case 'rough':
-      return { label: 'round to', mm: part.largestDiameter + 1 };
+      return figure('blank, across', 'across') ?? figure('off each corner', 'off each corner');
+    case 'bore':
+      return figure('tape at', 'tape at') ?? figure('bit', 'bit');
+    case 'part':
+      return figure('cut off, from the first end', 'cut off at');
+    case 'cut':
+      return cutFigure(operation) ?? figure('off the end', 'face to');
     case 'mark':
-      return { label: 'notches', text: String(part.layout.marks.length) };
-    case 'sand':
-      return { label: 'grits', text: part.ladder.map((g) => g.abrasive.grit).join(' ') };
-    case 'mount':
-      return { label: 'at the drive', text: part.mount.headstock };
+      return subject === 'stick'
+        ? { label: 'notches', text: String(part.layout.marks.length) }
+        : { label: 'gauge lines at', mm: part.blank.section / 2 };
+    case 'treat':
+      return timers?.[0] ? { label: 'grit', text: timers[0].label } : null;
+    case 'hold':
+      return holdFigure(operation);
+    case 'try':
+    case 'join':
+      return hardwareFigure(operation, part);
+    default:
+      return null;
   }
-  if (step.speed !== null) return { label: 'speed', text: step.speed };
-  return { label: 'about', text: `${Math.round(step.minutes * 10) / 10} min` };
+}
+
+const CUT_WORDS: Partial<Record<NonNullable<Operation['doing']>, string>> = {
+  rough: 'round to',
+  tenon: 'tenon',
+  size: 'part down to',
+  nib: 'nib',
+};
+
+/** A crown where there is one, a bottom where there is one, else the thinner end: what the calliper is set to. */
+function cutFigure({ effects, doing }: Operation): KeyFigure | null {
+  const skin = effects.flatMap((e) => (e.do === 'cut' ? [e.skin] : []))[0];
+  const [first] = skin?.profile ?? [];
+  const last = skin?.profile.at(-1);
+  if (!skin || !first || !last) return null;
+  const { largest, smallest } = extremes({ segments: skin.profile }, first.x0, last.x1);
+  const ends = [2 * first.r0, 2 * last.r1];
+  const named = doing && CUT_WORDS[doing];
+  if (named) return { label: named, mm: largest.diameter };
+  if (largest.diameter > Math.max(...ends) + 1e-6) return { label: 'crown', mm: largest.diameter };
+  if (smallest.diameter < Math.min(...ends) - 1e-6) return { label: 'bottom', mm: smallest.diameter };
+  return { label: largest.diameter === smallest.diameter ? 'straight at' : 'down to', mm: smallest.diameter };
+}
+
+function holdFigure({ effects }: Operation): KeyFigure | null {
+  const hold = effects.find((e) => e.do === 'hold');
+  if (hold?.do !== 'hold' || !hold.held) return null;
+  const { drive, tail, place } = hold.held;
+  if (place !== 'lathe') return { label: 'held by', text: drive.words };
+  return tail ? { label: 'at the drive', text: drive.words } : { label: 'tailstock', text: 'away' };
 }
 
 /** Trial fits and joins are about a diameter of the hardware: what the wood is held against. */
-function hardwareFigure(step: Step, { hardware }: PartPlan): KeyFigure | null {
-  if (!hardware || !['fit', 'ferrule', 'assemble'].includes(step.id)) return null;
+function hardwareFigure({ kind }: Operation, { hardware }: PartPlan): KeyFigure | null {
+  if (!hardware) return null;
   const { kit, needs } = hardware;
-  if (step.id === 'fit' && kit.kind === 'ferrule')
+  if (kind === 'try' && kit.kind === 'ferrule')
     return { label: 'outside of the ferrule', mm: kit.outsideDiameter.mm };
   return needs.mating ? { label: needs.mating.label, mm: needs.mating.diameter } : null;
 }

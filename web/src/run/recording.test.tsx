@@ -11,6 +11,7 @@ import { Waiting } from './Waiting.js';
 
 const { snapshot } = exampleBatch();
 const [part] = snapshot.plan.parts;
+const SAW = 'saw:blank part1';
 const stepOf = (id: string) => part.steps.find((s) => s.id === id)!;
 const untouched = () => progressOf(1, []).pieces[0]!;
 const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
@@ -22,24 +23,24 @@ function recorder() {
 }
 
 describe('a trial fit', () => {
-  const step = stepOf('fit');
+  const step = stepOf('try:fit');
 
   it('that does not fit yet is recorded as one that does not, with what is left', async () => {
     const { bodies, record } = recorder();
     const { user } = shownInApp(<TrialFit step={step} state={untouched()} record={record} />);
     await user.type(screen.getByRole('textbox', { name: 'What is left to remove' }), ' a hair ');
     press('Not yet');
-    expect(bodies).toEqual([{ kind: 'tried', stepId: 'fit', fits: false, note: 'a hair' }]);
+    expect(bodies).toEqual([{ kind: 'tried', stepId: 'try:fit', fits: false, note: 'a hair' }]);
   });
 
   it('that fits is recorded so, and shows the last answer', () => {
     const { bodies, record } = recorder();
-    const state = { ...untouched(), tried: new Map([['fit', false]]) };
+    const state = { ...untouched(), tried: new Map([['try:fit', false]]) };
     shownInApp(<TrialFit step={step} state={state} record={record} />);
     expect(screen.getByRole('button', { name: 'Not yet' }).getAttribute('aria-pressed')).toBe('true');
     expect(screen.getByRole('button', { name: 'It fits' }).getAttribute('aria-pressed')).toBe('false');
     press('It fits');
-    expect(bodies).toEqual([{ kind: 'tried', stepId: 'fit', fits: true, note: '' }]);
+    expect(bodies).toEqual([{ kind: 'tried', stepId: 'try:fit', fits: true, note: '' }]);
   });
 });
 
@@ -54,7 +55,7 @@ describe('a check', () => {
   const shown = (own: AcceptanceCheck) => {
     const { bodies, record } = recorder();
     const rendered = shownInApp(
-      <CheckEntry check={own} step={stepOf('measure')} state={untouched()} record={record} />,
+      <CheckEntry check={own} step={stepOf('measure:all')} state={untouched()} record={record} />,
     );
     return { bodies, ...rendered };
   };
@@ -62,7 +63,7 @@ describe('a check', () => {
   it('that does not hold is recorded as failed, not as made', () => {
     const { bodies } = shown(check({}));
     press('It does not');
-    expect(bodies).toEqual([{ kind: 'checked', stepId: 'measure', checkId: 'seam', passed: false }]);
+    expect(bodies).toEqual([{ kind: 'checked', stepId: 'measure:all', checkId: 'seam', passed: false }]);
   });
 
   it('by a number holds only within its limits, and keeps the number either way', async () => {
@@ -83,11 +84,11 @@ describe('a check', () => {
 });
 
 describe('a timer', () => {
-  const timed = { ...stepOf('sand'), timers: [{ id: 'P150', label: 'P150', minutes: 1.5 }] };
+  const timed = { ...stepOf('sanded:all:P150'), timers: [{ id: 'P150', label: 'P150', minutes: 1.5 }] };
   const at = Date.UTC(2026, 2, 2, 8);
   const label = (now: number, begun?: number) => {
     const { record, bodies } = recorder();
-    const timers = new Map(begun === undefined ? [] : [['sand/P150', begun]]);
+    const timers = new Map(begun === undefined ? [] : [['sanded:all:P150/P150', begun]]);
     const { unmount } = shownInApp(
       <StepTimers step={timed} state={{ ...untouched(), timers }} now={now} record={record} />,
     );
@@ -103,7 +104,7 @@ describe('a timer', () => {
     expect(label(at + 20_000, at).text).toBe('P1501:10');
     expect(label(at + 89_001, at).words).toBe('P150, 1 seconds left');
     expect(label(at + 90_000, at).text).toBe('P150over');
-    expect(label(at).bodies).toEqual([{ kind: 'timed', stepId: 'sand', timerId: 'P150' }]);
+    expect(label(at).bodies).toEqual([{ kind: 'timed', stepId: 'sanded:all:P150', timerId: 'P150' }]);
   });
 });
 
@@ -113,7 +114,7 @@ describe('a wait', () => {
     const next = {
       kind: 'wait' as const,
       piece: 2,
-      step: stepOf('rough'),
+      step: stepOf('rough:round'),
       until: Date.UTC(2026, 2, 2, 9, 2),
       what: 'the glue cures',
     };
@@ -136,14 +137,16 @@ describe('a reading', () => {
   };
   const typed = async (text: string) => {
     const { bodies, record } = recorder();
-    const { user } = shownInApp(<ReadingEntry station={station} step={stepOf('measure')} record={record} />);
+    const { user } = shownInApp(
+      <ReadingEntry station={station} step={stepOf('measure:all')} record={record} />,
+    );
     await user.type(screen.getByRole('textbox', { name: 'Measure collar' }), text);
     press('Take the reading');
     return bodies;
   };
   const measured = (mm: number, text: string) => ({
     kind: 'measured',
-    stepId: 'measure',
+    stepId: 'measure:all',
     stationId: 'collar',
     mm,
     typed: text,
@@ -187,7 +190,8 @@ describe('a rejection', () => {
 });
 
 it('a plan of the tests has what they look at', () => {
-  for (const id of ['fit', 'measure', 'sand', 'rough']) expect(stepOf(id)).toBeDefined();
-  expect(recorded(1, { kind: 'started', stepId: 'saw' }).piece).toBe(1);
+  for (const id of ['try:fit', 'measure:all', 'sanded:all:P150', 'rough:round'])
+    expect(stepOf(id)).toBeDefined();
+  expect(recorded(1, { kind: 'started', stepId: SAW }).piece).toBe(1);
   expect(dim(1).mm).toBe(1);
 });

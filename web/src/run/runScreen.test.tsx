@@ -9,6 +9,14 @@ import RunScreen from './RunScreen.js';
 
 const stored = { body: { stored: 1, known: 0, setAside: [] } };
 
+/** The first run of a piece: sawn, and its drilled end squared. */
+const SAW = 'saw:blank part1';
+const FACE = 'face:reference end';
+const sawn = (piece: number) => [
+  recorded(piece, { kind: 'done', stepId: SAW }),
+  recorded(piece, { kind: 'done', stepId: FACE }),
+];
+
 /** A batch of its own for each test: what another left in the queue is not sent here. */
 const someBatch = (events: RunEvent[] = []) => ({ ...exampleBatch(events), id: randomUUID() });
 
@@ -40,12 +48,43 @@ describe('the lathe screen', () => {
   it('records a step as done for the piece on the screen, once, and goes on to the next', async () => {
     const { user, asked } = atTheLathe();
     await user.click(await screen.findByRole('button', { name: 'Done' }));
-    await waitFor(() => expect(bodiesOf(asked, 1)).toEqual([{ kind: 'done', stepId: 'saw' }]));
+    await waitFor(() => expect(bodiesOf(asked, 1)).toEqual([{ kind: 'done', stepId: SAW }]));
+    // the saw is still set for this piece: its end is squared before the next one is sawn
+    expect(await screen.findByRole('heading', { name: 'Square the reference end' })).toBeTruthy();
+    expect(screen.getByText('piece 1 of 3')).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Done' }));
     expect(await screen.findByText('piece 2 of 3')).toBeTruthy();
   });
 
+  it('ends all that is done in one set-up with one tap, each step recorded on its own', async () => {
+    const { user, asked } = atTheLathe();
+    await user.click(await screen.findByRole('button', { name: /^All 2 done, up to: Square/ }));
+    await waitFor(() =>
+      expect(bodiesOf(asked, 1)).toEqual([
+        { kind: 'done', stepId: SAW },
+        { kind: 'done', stepId: FACE },
+      ]),
+    );
+    expect(await screen.findByText('piece 2 of 3')).toBeTruthy();
+  });
+
+  it('shows the wood as it stands and where the step works, and lists the steps of the run at hand', async () => {
+    const { user, container } = atTheLathe();
+    await screen.findByRole('button', { name: 'Done' });
+    const steps = () => screen.getByRole('list', { name: 'Steps of this piece' });
+    await user.click(within(steps()).getByRole('button', { name: /Rough, size, shape/ }));
+    const own = within(steps()).getByText('Rough, size, shape').parentElement!;
+    expect(within(own).getByRole('button', { name: /Trial fit/ })).toBeTruthy();
+    await user.click(within(own).getByRole('button', { name: /Size: collar/ }));
+    expect(container.querySelectorAll('.standing-edge').length).toBe(1);
+    expect(container.querySelector('.work-place rect')).toBeTruthy();
+    // what it is parted down to is the one large figure, and stands in the words too
+    expect(container.querySelector('.run-figure')!.textContent).toContain('35.2');
+    expect(container.querySelector('.run-words')!.textContent).toMatch(/Part down to 35\.2\smm at/);
+  });
+
   it('goes piece by piece when it is told to, and takes up any piece that is touched', async () => {
-    const { user } = atTheLathe([recorded(1, { kind: 'done', stepId: 'saw' })]);
+    const { user } = atTheLathe(sawn(1));
     expect(await screen.findByText('piece 2 of 3')).toBeTruthy();
     await user.click(screen.getByText('piece by piece'));
     expect(await screen.findByText('piece 1 of 3')).toBeTruthy();
@@ -54,12 +93,12 @@ describe('the lathe screen', () => {
   });
 
   it('takes back a step that was called done by mistake, on the piece that is looked at', async () => {
-    const { user, asked } = atTheLathe([recorded(2, { kind: 'done', stepId: 'saw' })]);
+    const { user, asked } = atTheLathe([recorded(2, { kind: 'done', stepId: SAW })]);
     await user.click(await screen.findByRole('button', { name: /^Piece 2,/ }));
     const steps = screen.getByRole('list', { name: 'Steps of this piece' });
-    await user.click(within(steps).getByRole('button', { name: /Saw the blank/ }));
+    await user.click(within(steps).getByRole('button', { name: /^\S* ?(Saw the blank|Saw, square)/ }));
     await user.click(screen.getByRole('button', { name: 'It is not done yet' }));
-    await waitFor(() => expect(bodiesOf(asked, 2)).toEqual([{ kind: 'reopened', stepId: 'saw' }]));
+    await waitFor(() => expect(bodiesOf(asked, 2)).toEqual([{ kind: 'reopened', stepId: SAW }]));
   });
 
   it('keeps what is recorded without a network and sends it later, in order', async () => {
@@ -75,7 +114,7 @@ describe('the lathe screen', () => {
     expect(arrived.map((e) => [e.piece, e.body.kind])).toEqual([
       [1, 'started'],
       [1, 'done'],
-      [2, 'started'],
+      [1, 'started'],
     ]);
     expect(arrived.map((e) => e.sequence)).toEqual(arrived.map((_, i) => arrived[0]!.sequence + i));
   });
@@ -103,7 +142,7 @@ describe('the lathe screen', () => {
     expect(bodiesOf(asked, 1)).toEqual([]);
     answer!();
     // well before the next round of the clock, which comes every five seconds
-    await waitFor(() => expect(bodiesOf(asked, 1)).toEqual([{ kind: 'done', stepId: 'saw' }]), {
+    await waitFor(() => expect(bodiesOf(asked, 1)).toEqual([{ kind: 'done', stepId: SAW }]), {
       timeout: 2_500,
     });
   });
@@ -121,7 +160,7 @@ describe('the lathe screen', () => {
   });
 
   it('asks only for events after those it has, and never for the plan again', async () => {
-    const events = [recorded(1, { kind: 'done', stepId: 'saw' })];
+    const events = sawn(1);
     const { asked, client, batch } = atTheLathe(events);
     await screen.findByText('piece 2 of 3');
     await client.invalidateQueries({ queryKey: ['run', batch.id] });
@@ -130,6 +169,6 @@ describe('the lathe screen', () => {
     // it also looks of its own accord from time to time
     const [first, ...others] = reads.filter((p) => p.includes('/events?'));
     expect(first).toBe(`/api/batches/${batch.id}/events?after=0`);
-    expect(new Set(others)).toEqual(new Set([`/api/batches/${batch.id}/events?after=1`]));
+    expect(new Set(others)).toEqual(new Set([`/api/batches/${batch.id}/events?after=2`]));
   });
 });

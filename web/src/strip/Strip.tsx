@@ -28,6 +28,8 @@ interface StripProps {
   held?: boolean;
   /** things on it can be taken hold of: then it is no single slider */
   edited?: boolean;
+  /** the wood as it stands, drawn instead of the finished work */
+  standing?: ReactNode;
   /** drawn under the work */
   behind?: ReactNode;
   /** drawn over the work */
@@ -101,7 +103,7 @@ export function Strip(props: StripProps) {
       >
         <FrameContext value={frame}>
           {props.behind}
-          <Wood outline={outline} holes={holes} bores={bores} tone={tone} frame={frame} />
+          {props.standing ?? <Wood outline={outline} holes={holes} bores={bores} tone={tone} frame={frame} />}
           {selected !== null && <Selection outline={outline} frame={frame} elementId={selected} />}
           <line x1={10} x2={frame.width - 10} y1={frame.axis} y2={frame.axis} className="strip-axis" />
           <Ruler />

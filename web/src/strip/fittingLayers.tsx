@@ -19,12 +19,9 @@ import { useId } from 'react';
 import { useUnits } from '../ui/units.js';
 import { useFrame, type Frame } from './frame.js';
 
-/** Bits as they stand in their holes with the tape where the drilling stops, and the thinnest wall; of one step only when it is named. */
-export function DrillLayer({ part, stepId }: { part: PartPlan; stepId?: string }) {
-  const drilling = part.drilling.filter((o) => stepId === undefined || stepId === `drill.${o.id}`);
-  const crossDrilling = (part.crossDrilling ?? []).filter(
-    (o) => stepId === undefined || stepId === `drill.cross.${o.id}`,
-  );
+/** Bits as they stand in their holes with the tape where the drilling stops, and the thinnest wall. */
+export function DrillLayer({ part }: { part: PartPlan }) {
+  const { drilling, crossDrilling = [] } = part;
   // the widest bit of each end is drawn; its stairs show in the section
   const shown = drilling.filter(
     (o) => !drilling.some((other) => other !== o && sameMouth(other, o) && other.toPoint > o.toPoint),

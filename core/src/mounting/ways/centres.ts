@@ -58,11 +58,17 @@ function driven(wish: MountWish, workshop: Workshop, drive: Centre | undefined):
   });
 }
 
+/** Radius of an end that can be held by its face, mm. */
+const LEAST_FACE = 3;
+
 /** Two padded faces that squeeze the work: nothing enters it, so finished ends stay whole. */
 export const frictionPair: WayOfHolding = (wish, workshop) => {
   const pair = workshop.fixtures?.find((f) => f.kind === 'friction pair');
   const ball = wish.kind === 'ball';
   if (!pair && !ball) return [];
+  const { segments } = wish.outline;
+  // a rounded end is not squeezed between flat faces
+  if (!ball && Math.min(segments[0]?.r0 ?? 0, segments.at(-1)?.r1 ?? 0) < LEAST_FACE) return [];
   const live = liveCentre(workshop);
   const mount = plainMount({
     kind: 'friction pair',

@@ -1,8 +1,8 @@
 import { type Body, hasWood } from './body.js';
-import { plus, times, type Vector } from './space.js';
-import { surfacePoints, type SurfacePoint } from './surface.js';
+import { plus, times } from './space.js';
+import { isRound, isThere, patchesOf } from './surface.js';
 
-/** A surface of one body that the other has not, and by how much at least, mm along the surface's normal. */
+/** A surface of one body that the other has not. */
 export interface Unlike {
   /** what made it, or what is drawn there */
   by: string;
@@ -14,32 +14,39 @@ export interface Unlike {
   of: number;
 }
 
-/** How far a surface may be off, mm along its normal. */
-export type Tolerance = (point: SurfacePoint) => number;
-
 /**
  * Every surface of a body where another body ends otherwise: wood just outside of it, or none just within.
- * Both bodies in one frame. A point is unlike when the other's surface is farther off than the tolerance.
+ * Both bodies in one frame. A place is unlike when the other's surface is farther off than the tolerance, mm along
+ * the surface's normal.
  */
-export function unlikeSurfaces(body: Body, other: Body, tolerance: Tolerance): Unlike[] {
-  const found = new Map<string, Unlike>();
-  for (const point of surfacePoints(body)) {
-    const key = `${point.by}/${point.elementId ?? ''}`;
-    const off = tolerance(point);
-    const [outside, within] = [off, -off].map((k) => plus(point.at, times(point.out, k))) as [Vector, Vector];
-    // beside an edge a step along the normal comes out of another surface of its own: nothing is judged there
-    const proud = !hasWood(body, outside) && hasWood(other, outside);
-    const gone = hasWood(body, within) && !hasWood(other, within);
-    for (const is of ['proud', 'gone'] as const) {
-      const unlike = found.get(`${key}/${is}`) ?? { by: point.by, ...elementOf(point), is, places: 0, of: 0 };
-      found.set(`${key}/${is}`, {
-        ...unlike,
-        of: unlike.of + 1,
-        places: unlike.places + Number(is === 'proud' ? proud : gone),
-      });
-    }
+export function unlikeSurfaces(body: Body, other: Body, tolerance: number): Unlike[] {
+  const asRound = isRound(body) && isRound(other);
+  const found = new Map<
+    string,
+    { by: string; elementId?: string; proud: number; gone: number; of: number }
+  >();
+  for (const { by, elementId, visit } of patchesOf(body, asRound)) {
+    const key = `${by}/${elementId ?? ''}`;
+    const surface = found.get(key) ?? {
+      by,
+      ...(elementId === undefined ? {} : { elementId }),
+      proud: 0,
+      gone: 0,
+      of: 0,
+    };
+    found.set(key, surface);
+    visit((at, out) => {
+      if (!isThere(body, at, out)) return;
+      surface.of++;
+      const outside = plus(at, times(out, tolerance));
+      const within = plus(at, times(out, -tolerance));
+      // beside an edge a step along the normal comes out of another surface of its own: nothing is judged there
+      if (hasWood(other, outside) && !hasWood(body, outside)) surface.proud++;
+      if (!hasWood(other, within) && hasWood(body, within)) surface.gone++;
+    });
   }
-  return [...found.values()].filter((u) => u.places > 0);
+  return [...found.values()].flatMap(({ proud, gone, of, ...surface }) => [
+    ...(proud > 0 ? [{ ...surface, is: 'proud' as const, places: proud, of }] : []),
+    ...(gone > 0 ? [{ ...surface, is: 'gone' as const, places: gone, of }] : []),
+  ]);
 }
-
-const elementOf = ({ elementId }: SurfacePoint) => (elementId === undefined ? {} : { elementId });

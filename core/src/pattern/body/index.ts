@@ -26,4 +26,5 @@ export {
   times,
   type Vector,
 } from './space.js';
+export { bodySilhouette, type SilhouettePoint } from './silhouette.js';
 export { STOCK } from './surface.js';

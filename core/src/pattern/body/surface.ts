@@ -1,4 +1,4 @@
-import { pointAt } from '../arc.js';
+import { pointAt, type Segment } from '../arc.js';
 import {
   type Body,
   type Drilled,
@@ -6,137 +6,178 @@ import {
   drilledRadius,
   type Flat,
   hasWood,
+  type SawnForm,
   type Skin,
 } from './body.js';
 import { HERE, outOf, plus, round, times, type Placement, type Vector } from './space.js';
 
-/** A point on the surface of a body: where, which way is out of the wood, and what made it. */
-export interface SurfacePoint {
-  at: Vector;
-  out: Vector;
+/** Is shown points of a surface: where, and which way is out of the wood. */
+type Visit = (at: Vector, out: Vector) => void;
+
+/** One surface of a body by what made it, whether any of it still stands or not. */
+export interface Patch {
   by: string;
   /** of a turned surface, the element it is of */
   elementId?: string;
+  visit: (point: Visit) => void;
 }
 
 /** Shares of each line or arc at which it is looked at: never its ends, where two surfaces meet. */
 const SHARES = [0.04, 0.2, 0.35, 0.5, 0.65, 0.8, 0.96];
 /** Degrees round an axis; odd ones, so that no hole lies just between. */
 const ANGLES = Array.from({ length: 24 }, (_, i) => 15 * i + 3.7);
+/** What is round everywhere is looked at near a flat of the stock, near a corner, and between. */
+const OF_ROUND = [3.7, 63.7, 123.7, 183.7, 243.7, 303.7];
 /** How near to a surface wood is looked for, mm. */
 const NEAR = 1e-3;
 /** Rings on a flat, mm apart. */
 const RING = 1.5;
+/** What is sawn along the wood is looked at in so many places of its length. */
+const ALONG = 30;
 
-/**
- * Points all over the surface of a body, each line and arc of each profile at seven places round the whole
- * turn; of surfaces that another cut has taken away there are none.
- */
-export function surfacePoints(body: Body): SurfacePoint[] {
-  const all = [
-    ...body.skins.flatMap(skinPoints),
-    ...body.drilled.flatMap(drilledPoints),
-    ...body.flats.flatMap((flat) => flatPoints(flat, reachOf(body))),
-    ...formPoints(body),
+/** Every surface of a body: each line and arc of each profile, its holes, its flats and what it was sawn to. */
+export function patchesOf(body: Body, asRound = false): Patch[] {
+  const angles = asRound ? OF_ROUND : ANGLES;
+  return [
+    ...body.skins.flatMap((skin) => skinPatches(skin, angles)),
+    ...body.drilled.map((hole) => ({
+      by: hole.id,
+      visit: (point: Visit) => drilledPoints(hole, angles, point),
+    })),
+    ...body.flats.map((flat) => ({
+      by: flat.id,
+      visit: (point: Visit) => flatPoints(flat, body, angles, point),
+    })),
+    ...formPatches(body, angles),
   ];
-  return all.filter((p) => isThere(body, p));
 }
 
-const isThere = (body: Body, { at, out }: SurfacePoint): boolean =>
-  hasWood(body, plus(at, times(out, -NEAR))) && !hasWood(body, plus(at, times(out, NEAR)));
-
-function skinPoints(skin: Skin): SurfacePoint[] {
-  const sign = skin.side === 'outside' ? 1 : -1;
-  return skin.profile.flatMap((segment) =>
-    SHARES.flatMap((t) => {
-      const { x, r, dx, dr } = pointAt(segment, t);
-      const length = Math.hypot(dx, dr);
-      const fat = skin.fat.find((f) => x >= f.x0 && x <= f.x1)?.mm ?? 0;
-      const [nx, nr] = [(-dr / length) * sign, (dx / length) * sign];
-      return ANGLES.map((angle) => ({
-        ...about(skin.axis, angle, x, r + sign * fat, nx, nr),
-        by: skin.id,
-        elementId: segment.elementId,
-      }));
-    }),
+/** Nothing of a body is off the axis of its frame, but for the square or octagon it was sawn to. */
+export function isRound({ form, skins, drilled, flats }: Body): boolean {
+  if (form.kind === 'joined') return false;
+  const sawn = form.kind === 'boundless' ? Infinity : form.across / 2 - 1e-6;
+  const onAxis = ({ at, along }: Placement): boolean =>
+    Math.abs(along[0]) > 1 - 1e-9 && Math.hypot(at[1], at[2]) < 1e-6;
+  return (
+    skins.every((s) => onAxis(s.axis)) &&
+    drilled.every((d) => onAxis(d.at)) &&
+    flats.every(({ at }) => onAxis(at) || Math.hypot(at.at[1], at.at[2]) >= sawn)
   );
 }
 
-/** A point and a direction of the half plane of an axis, turned to an angle. */
-function about(axis: Placement, angle: number, x: number, r: number, nx: number, nr: number) {
-  const radial = round(axis, angle);
-  return {
-    at: plus(plus(axis.at, times(axis.along, x)), times(radial, r)),
-    out: plus(times(axis.along, nx), times(radial, nr)),
-  };
+/** Whether a point of a surface still is one: wood just within and none just outside. */
+export const isThere = (body: Body, at: Vector, out: Vector): boolean =>
+  hasWood(body, plus(at, times(out, -NEAR))) && !hasWood(body, plus(at, times(out, NEAR)));
+
+const skinPatches = (skin: Skin, angles: readonly number[]): Patch[] =>
+  skin.profile.map((segment) => ({
+    by: skin.id,
+    elementId: segment.elementId,
+    visit: (point) => segmentPoints(skin, segment, angles, point),
+  }));
+
+function segmentPoints(
+  { side, axis, fat }: Skin,
+  segment: Segment,
+  angles: readonly number[],
+  point: Visit,
+): void {
+  const sign = side === 'outside' ? 1 : -1;
+  for (const t of SHARES) {
+    const { x, r, dx, dr } = pointAt(segment, t);
+    const length = Math.hypot(dx, dr);
+    const left = fat.find((f) => x >= f.x0 && x <= f.x1)?.mm ?? 0;
+    around(axis, angles, [x, r + sign * left], [(-dr / length) * sign, (dx / length) * sign], point);
+  }
 }
 
-function drilledPoints(hole: Drilled): SurfacePoint[] {
+/** A point and a direction of the half plane of an axis, turned all round it. */
+function around(
+  axis: Placement,
+  angles: readonly number[],
+  [x, r]: readonly [number, number],
+  [nx, nr]: readonly [number, number],
+  point: Visit,
+): void {
+  for (const angle of angles) {
+    const radial = round(axis, angle);
+    point(
+      plus(plus(axis.at, times(axis.along, x)), times(radial, r)),
+      plus(times(axis.along, nx), times(radial, nr)),
+    );
+  }
+}
+
+function drilledPoints(hole: Drilled, angles: readonly number[], point: Visit): void {
   const reach = drilledReach(hole);
   const bottom = hole.steps.at(-1)?.depth ?? 0;
   const cone = reach > bottom ? SHARES.map((t) => bottom + t * (reach - bottom)) : [];
-  const depths = [...SHARES.map((t) => t * bottom), ...cone];
-  const walls = depths.flatMap((x) => {
+  for (const x of [...SHARES.map((t) => t * bottom), ...cone]) {
     const r = drilledRadius(hole, x);
-    return r < 0.05 ? [] : ANGLES.map((angle) => ({ ...about(hole.at, angle, x, r, 0, -1), by: hole.id }));
-  });
-  if (hole.pointAngle < 180) return walls;
-  const flat = [0, 0.3, 0.7].flatMap((share) =>
-    ANGLES.map((angle) => ({
-      ...about(hole.at, angle, reach, share * drilledRadius(hole, reach), -1, 0),
-      by: hole.id,
-    })),
-  );
-  return [...walls, ...flat];
+    if (r >= 0.05) around(hole.at, angles, [x, r], [0, -1], point);
+  }
+  if (hole.pointAngle < 180) return;
+  for (const share of [0, 0.3, 0.7])
+    around(hole.at, angles, [reach, share * drilledRadius(hole, reach)], [-1, 0], point);
 }
 
-function flatPoints(flat: Flat, reach: number): SurfacePoint[] {
-  const rings = Array.from({ length: Math.ceil(reach / RING) }, (_, i) => (i + 0.5) * RING);
-  return rings.flatMap((r) => ANGLES.map((angle) => ({ ...about(flat.at, angle, 0, r, 1, 0), by: flat.id })));
+function flatPoints(flat: Flat, body: Body, angles: readonly number[], point: Visit): void {
+  const end = Math.abs(flat.at.along[0]) > 0.99;
+  const reach = end ? widthOf(body) : reachOf(body);
+  const ring = end ? RING : Math.max(RING, reach / ALONG);
+  for (let r = ring / 2; r < reach; r += ring) around(flat.at, angles, [0, r], [1, 0], point);
 }
 
 /** No place of a body lies farther from any of its flats, mm; what is drawn has no limit of its own. */
 function reachOf(body: Body): number {
   const { form } = body;
   if (form.kind === 'joined') return Math.max(0, ...form.of.map((part) => 2 * reachOf(part.body)));
+  const skins = body.skins.flatMap((s) => s.profile.flatMap((p) => [p.r0, p.r1]));
   if (form.kind === 'boundless')
-    return Math.max(0, ...body.skins.flatMap((s) => s.profile.flatMap((p) => [p.r0, p.r1, p.x1 - p.x0])));
+    return Math.max(0, ...skins, ...body.skins.map(({ profile }) => lengthOf(profile)));
   return Math.hypot(form.across, form.length);
 }
 
+/** No place of a body lies farther from its axis, mm. */
+function widthOf({ form, skins }: Body): number {
+  if (form.kind === 'joined') return Math.max(0, ...form.of.map(({ body }) => reachOf(body)));
+  if (form.kind === 'boundless')
+    return Math.max(0, ...skins.flatMap((s) => s.profile.flatMap((p) => [p.r0, p.r1])));
+  return form.across * Math.SQRT1_2;
+}
+
+const lengthOf = (profile: readonly Segment[]): number => (profile.at(-1)?.x1 ?? 0) - (profile[0]?.x0 ?? 0);
+
 /** What still stands of the stock's own surface: its sides and its two sawn ends. */
-function formPoints({ form }: Body): SurfacePoint[] {
+function formPatches({ form }: Body, angles: readonly number[]): Patch[] {
   if (form.kind === 'boundless') return [];
   if (form.kind === 'joined')
     return form.of.flatMap(({ body, at, id }) =>
-      surfacePoints(body).map((p) => ({
-        ...p,
-        at: outOf(p.at, at),
-        out: plus(outOf(p.out, at), times(at.at, -1)),
-        by: p.by === STOCK ? id : p.by,
+      patchesOf(body).map((patch) => ({
+        ...patch,
+        by: patch.by === STOCK ? id : patch.by,
+        visit: (point: Visit) =>
+          patch.visit((p, out) => {
+            if (isThere(body, p, out)) point(outOf(p, at), plus(outOf(out, at), times(at.at, -1)));
+          }),
       })),
     );
-  const ends = [0, form.length].flatMap((x) =>
-    Array.from({ length: Math.ceil(form.across / 2 / RING) }, (_, i) => (i + 0.5) * RING).flatMap((r) =>
-      ANGLES.map((angle) => ({
-        ...about(HERE, angle, x, r, x === 0 ? -1 : 1, 0),
-        by: STOCK,
-      })),
-    ),
-  );
-  const along = Array.from({ length: Math.ceil(form.length / RING) }, (_, i) => (i + 0.5) * RING);
-  const sides = along.flatMap((x) => ANGLES.map((angle) => sidePoint(form, x, angle)));
-  return [...ends, ...sides];
+  return [{ by: STOCK, visit: (point) => sawnPoints(form, angles, point) }];
+}
+
+function sawnPoints(form: SawnForm, angles: readonly number[], point: Visit): void {
+  for (const x of [0, form.length])
+    for (let r = RING / 2; r < form.across / 2; r += RING)
+      around(HERE, angles, [x, r], [x === 0 ? -1 : 1, 0], point);
+  const step = Math.max(RING, form.length / ALONG);
+  for (let x = step / 2; x < form.length; x += step)
+    for (const angle of angles) sidePoint(form, x, angle, point);
 }
 
 /** What was never cut belongs to the stock. */
 export const STOCK = 'stock';
 
-function sidePoint(
-  form: Exclude<Body['form'], { kind: 'joined' | 'boundless' }>,
-  x: number,
-  degrees: number,
-) {
+function sidePoint(form: SawnForm, x: number, degrees: number, point: Visit): void {
   const angle = (degrees * Math.PI) / 180;
   const [y, z] = [Math.sin(angle), Math.cos(angle)];
   const half = form.across / 2;
@@ -150,5 +191,5 @@ function sidePoint(
           : half;
   // near enough to square to the side for telling wood from air beside it
   const out: Vector = [0, y, z];
-  return { at: [x, y * radius, z * radius] as Vector, out, by: STOCK };
+  point([x, y * radius, z * radius], out);
 }

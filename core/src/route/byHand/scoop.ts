@@ -245,15 +245,19 @@ export function scoopRoute(): Route {
       how: 'coated',
       subject: 'all',
       pass: 'oil 1',
-      on: [
-        { of: 'skin', id: 'shape:back' },
-        { of: 'skin', id: 'shape:handle' },
-        { of: 'skin', id: 'shape:nose' },
-        { of: 'skin', id: 'hollow:bowl' },
-      ],
       from: LOW,
-      x0: 0,
-      x1: outline.length,
+      stretches: [
+        {
+          on: [
+            { of: 'skin', id: 'shape:back' },
+            { of: 'skin', id: 'shape:handle' },
+            { of: 'skin', id: 'shape:nose' },
+            { of: 'skin', id: 'hollow:bowl' },
+          ],
+          x0: 0,
+          x1: outline.length,
+        },
+      ],
       turning: false,
       wait: { what: 'the oil dries', minutes: { coat: 1440, use: 10080 } },
       title: 'First coat of oil, inside and out',

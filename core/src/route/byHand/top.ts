@@ -219,10 +219,14 @@ function turnTogether(writer: Writer): void {
       how: 'coated',
       subject: 'top',
       pass: 'wax',
-      on: ['rim', 'upper', 'under', 'grip'].map((id) => ({ of: 'skin' as const, id: `shape:${id}` })),
       from: LOW,
-      x0: 0,
-      x1: 76,
+      stretches: [
+        {
+          on: ['rim', 'upper', 'under', 'grip'].map((id) => ({ of: 'skin' as const, id: `shape:${id}` })),
+          x0: 0,
+          x1: 76,
+        },
+      ],
       title: 'Wax, and burnish with shavings',
     })
     .part({

@@ -99,7 +99,10 @@ export class TestLathe {
     return lump;
   }
 
-  private saw({ said, names }: Told): void {
+  private saw(told: Told): void {
+    const { said, names } = told;
+    const leg = said.find((s) => s.name === 'off each corner');
+    if (leg) return this.clip(this.lump(told), leg.mm);
     const across = figure(said, 'across');
     const length = figure(said, 'length');
     const cells = round(length / PITCH) + 1;
@@ -113,6 +116,12 @@ export class TestLathe {
       flats: new Map(),
       glued: [],
     });
+  }
+
+  /** A corner is gone up to the line that joins two points so far from it. */
+  private clip(lump: Lump, leg: number): void {
+    const left = 2 * lump.half - leg;
+    lump.taken.push(([, y, z]) => abs(y) + abs(z) > left);
   }
 
   private hold(told: Told): void {
@@ -279,15 +288,21 @@ export class TestLathe {
 
   private sand(told: Told): void {
     const takes = told.said.find((s) => s.name === 'takes off the radius');
-    const [from, to] = told.said;
-    if (!takes || !from || !to) return;
+    if (!takes) return;
     const lump = this.lump(told);
-    const ends = [this.place(told, from), this.place(told, to)];
+    const places = told.said.filter((s) => s.name === 'from' || s.name === 'to');
+    for (let i = 0; i + 1 < places.length; i += 2) {
+      const [from, to] = places.slice(i, i + 2);
+      if (from && to) this.rub(lump, this.place(told, from), this.place(told, to), takes.mm);
+    }
+  }
+
+  private rub(lump: Lump, from: number, to: number, mm: number): void {
     for (let i = 0; i < lump.radius.length; i++) {
       const x = i * PITCH;
-      if (x < min(...ends) || x > max(...ends)) continue;
+      if (x < min(from, to) || x > max(from, to)) continue;
       const row = lump.radius[i];
-      row?.forEach((r, j) => (row[j] = max(0, r - takes.mm)));
+      row?.forEach((r, j) => (row[j] = max(0, r - mm)));
     }
   }
 }

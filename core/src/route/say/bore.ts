@@ -12,12 +12,14 @@ interface Boring extends Manner {
   from: Datum;
   steps: Drilled['steps'];
   pointAngle: number;
+  /** where the tape goes, from the bit's point, mm */
+  tape?: number;
 }
 
 /** A hole along the axis, from an end. */
 export function bore(
   shop: Shop,
-  { wood, subject, pass, from, steps, pointAngle, ...manner }: Boring,
+  { wood, subject, pass, from, steps, pointAngle, tape, ...manner }: Boring,
   lengths: Lengths,
 ): Operation {
   const said: Said[] = steps.flatMap(({ diameter, depth, endDiameter }) => [
@@ -33,13 +35,16 @@ export function bore(
       subject,
       ...(pass === undefined ? {} : { pass }),
       on: [wood],
-      said: [...said, { name: 'point, degrees', mm: pointAngle, from: null }],
+      said: [...said, { name: 'point, degrees', mm: pointAngle, from: null }, ...taped(tape)],
       effects: [{ do: 'drill', wood, hole }],
       purpose: 'turn',
     },
     manner,
   );
 }
+
+const taped = (mm: number | undefined): Said[] =>
+  mm === undefined ? [] : [{ name: 'tape at', mm, from: null }];
 
 interface CrossBoring extends Manner {
   wood: string;
@@ -52,22 +57,25 @@ interface CrossBoring extends Manner {
   diameter: number;
   /** from the surface it is begun on; right through when not said, mm */
   depth?: number;
+  /** from its shoulder to where the tape goes: its point, and what it enters behind, mm */
+  beyond?: number;
 }
 
 /** A hole across, begun on the surface that stands there now. */
 export function boreAcross(
   shop: Shop,
-  { wood: id, subject, from, at, angle, diameter, depth, ...manner }: CrossBoring,
+  { wood: id, subject, from, at, angle, diameter, depth, beyond, ...manner }: CrossBoring,
   lengths: Lengths,
 ): Operation {
   const wood = woodFor(shop, id);
   const x = placeAlong(wood, from, at, lengths);
   const near = surfaceAt(wood, x, angle);
   const far = surfaceAt(wood, x, angle + 180);
+  const deep = depth ?? near.r + far.r;
   const hole: Drilled = {
     id: `bore:${subject}`,
     at: { at: near.point, along: times(round(HERE, angle), -1), facing: [1, 0, 0] },
-    steps: [{ diameter, depth: depth ?? near.r + far.r }],
+    steps: [{ diameter, depth: deep }],
     pointAngle: 180,
   };
   return operationOf(
@@ -80,6 +88,7 @@ export function boreAcross(
         { name: 'round, degrees', mm: angle, from: null },
         { name: 'bit', mm: diameter, from: null },
         ...(depth === undefined ? [] : [{ name: 'deep from the surface', mm: depth, from: null }]),
+        ...taped(beyond === undefined ? undefined : deep + beyond),
       ],
       effects: [{ do: 'drill', wood: id, hole }],
       purpose: 'turn',

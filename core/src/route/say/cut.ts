@@ -1,5 +1,5 @@
 import { type Placement, type Segment, type Skin } from '../../pattern/index.js';
-import type { Lengths, Operation, Said } from '../operation.js';
+import type { CutDoing, Lengths, Operation, Said } from '../operation.js';
 import type { Datum, Shop } from '../shop.js';
 import { idOf, operationOf, type Manner } from './operationOf.js';
 import { placeOf, woodFor } from './place.js';
@@ -14,7 +14,7 @@ export interface SaidProfile {
 
 interface Cutting extends Manner {
   wood: string;
-  doing: 'rough' | 'tenon' | 'size' | 'shape' | 'hollow' | 'nib';
+  doing: Exclude<CutDoing, 'face'>;
   subject: string;
   pass?: string;
   profile: SaidProfile;
@@ -49,6 +49,7 @@ export function cut(
     ...operationOf(
       {
         kind: 'cut',
+        doing,
         subject,
         on: [id],
         said: profileFigures(profile, leave),

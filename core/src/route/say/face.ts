@@ -11,12 +11,14 @@ interface Facing extends Manner {
   /** the datum the flat is measured from, and how far into the wood it lies */
   from: Datum;
   mm: number;
+  /** sawn on the bench: fence and stop hold it */
+  sawn?: boolean;
 }
 
 /** An end made flat and square to its axis, so far from what stands there now. */
 export function face(
   shop: Shop,
-  { wood, subject, from, mm, ...manner }: Facing,
+  { wood, subject, from, mm, sawn = false, ...manner }: Facing,
   lengths: Lengths,
 ): Operation {
   const id = idOf('face', subject);
@@ -26,11 +28,12 @@ export function face(
     ...operationOf(
       {
         kind: 'cut',
+        doing: 'face',
         subject,
         on: [wood],
         said: [{ name: 'face to', mm, from }],
-        effects: [{ do: 'flat', wood, flat: { id, at } }],
-        purpose: 'turn',
+        effects: [{ do: 'flat', wood, flat: { id, at }, ...(sawn ? { sawn } : {}) }],
+        purpose: sawn ? 'handle' : 'turn',
       },
       manner,
     ),
@@ -54,6 +57,7 @@ export function flatAcross(shop: Shop, { wood, subject, above, ...manner }: Flat
     ...operationOf(
       {
         kind: 'cut',
+        doing: 'face',
         subject,
         on: [wood],
         said: [{ name: 'flat above the axis', mm: above, from: null }],

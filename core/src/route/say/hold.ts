@@ -44,15 +44,16 @@ export function hold(
 }
 
 /** The tailstock goes away; what drives must hold alone from then on. */
-export function tailAway(shop: Shop, manner: Manner): Operation {
+export function tailAway(shop: Shop, manner: Manner, pass?: string): Operation {
   const { held } = shop;
   if (!held) throw new Error('Nothing is on the lathe that the tailstock could leave.');
-  const id = idOf('hold', 'tail away', held.wood);
+  const whole = pass === undefined ? held.wood : `${held.wood}:${pass}`;
+  const id = idOf('hold', 'tail away', whole);
   return operationOf(
     {
       kind: 'hold',
       subject: 'tail away',
-      pass: held.wood,
+      pass: whole,
       on: [held.wood],
       said: [],
       effects: [{ do: 'hold', held: { ...held, tail: null, by: id }, untrue: false }],

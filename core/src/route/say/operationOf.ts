@@ -1,4 +1,6 @@
+import type { Stage } from '../../measure/index.js';
 import type { Effect, Operation, OperationKind, Said } from '../operation.js';
+import type { Timer } from '../step.js';
 import type { Purpose } from '../shop.js';
 
 /** What a person decides of an operation, besides what it does. */
@@ -8,10 +10,32 @@ export interface Manner {
   tool?: string;
   per?: Operation['per'];
   minutes?: Operation['minutes'];
+  /** where it is not usual for its kind */
+  stage?: Stage;
+  speed?: string | null;
+  timers?: Timer[];
+  measures?: string[];
 }
+
+/** The room of the work that each kind of operation belongs to. */
+const STAGES: Record<OperationKind, Stage> = {
+  saw: 'stock',
+  dry: 'stock',
+  shop: 'stock',
+  bore: 'drill',
+  hold: 'mount',
+  mark: 'mark',
+  cut: 'turn',
+  part: 'turn',
+  try: 'turn',
+  treat: 'surface',
+  join: 'assemble',
+  measure: 'twins',
+};
 
 interface Making {
   kind: OperationKind;
+  doing?: Operation['doing'];
   subject: string | null;
   pass?: string;
   on: string[];
@@ -26,11 +50,22 @@ export const idOf = (kind: string, subject: string | null, pass?: string): strin
 
 /** An operation of a kind, as a person wants it done. */
 export const operationOf = (
-  { kind, subject, pass, on, said, effects, purpose }: Making,
-  { title, words = [], tool, per = 'piece', minutes = { once: 0, each: 0 } }: Manner,
+  { kind, doing, subject, pass, on, said, effects, purpose }: Making,
+  {
+    title,
+    words = [],
+    tool,
+    per = 'piece',
+    minutes = { once: 0, each: 0 },
+    stage = STAGES[kind],
+    speed = null,
+    timers = [],
+    measures = [],
+  }: Manner,
 ): Operation => ({
   id: idOf(kind, subject, pass),
   kind,
+  ...(doing === undefined ? {} : { doing }),
   subject,
   on,
   per,
@@ -40,5 +75,9 @@ export const operationOf = (
   effects,
   purpose,
   ...(tool === undefined ? {} : { tool }),
+  stage,
+  ...(speed === null ? {} : { speed }),
+  ...(timers.length === 0 ? {} : { timers }),
+  ...(measures.length === 0 ? {} : { measures }),
   minutes,
 });

@@ -1,4 +1,4 @@
-import type { SawnForm } from '../../pattern/index.js';
+import { plus, round, times, HERE, type Placement, type SawnForm } from '../../pattern/index.js';
 import type { Operation } from '../operation.js';
 import type { PieceIn, Wood } from '../shop.js';
 import { idOf, operationOf, type Manner } from './operationOf.js';
@@ -37,6 +37,35 @@ export function saw({ wood, form, pieces, moisture = 'dry', ...manner }: Sawing)
           },
         },
       ],
+      purpose: 'handle',
+    },
+    { per: 'blank', ...manner },
+  );
+}
+
+interface Clipping extends Manner {
+  wood: string;
+  /** what is sawn off each corner, along a face, and the square it is sawn from, mm */
+  leg: number;
+  across: number;
+}
+
+/** The corners of a square are sawn off: four flats along it, each so far from its middle that the leg is gone. */
+export function clip({ wood, leg, across, ...manner }: Clipping): Operation {
+  const id = idOf('saw', wood, 'corners');
+  const out = across / Math.SQRT2 - leg / Math.SQRT2;
+  const flats = [45, 135, 225, 315].map((angle): Placement => {
+    const away = round(HERE, angle);
+    return { at: plus(HERE.at, times(away, out)), along: away, facing: HERE.along };
+  });
+  return operationOf(
+    {
+      kind: 'saw',
+      subject: wood,
+      pass: 'corners',
+      on: [wood],
+      said: [{ name: 'off each corner', mm: leg, from: null }],
+      effects: flats.map((at, i) => ({ do: 'flat', wood, flat: { id: `${id} ${i + 1}`, at }, sawn: true })),
       purpose: 'handle',
     },
     { per: 'blank', ...manner },

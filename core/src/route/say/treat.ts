@@ -8,11 +8,9 @@ interface Treating extends Manner {
   how: Treatment;
   subject: string;
   pass: string;
-  /** what is treated, by what made it, from one place to another */
-  on: Pick<SurfaceRef, 'of' | 'id'>[];
   from: Datum;
-  x0: number;
-  x1: number;
+  /** what is treated, by what made it, from one place to another; what lies between is kept off */
+  stretches: { on: Pick<SurfaceRef, 'of' | 'id'>[]; x0: number; x1: number }[];
   /** what it takes off the radius, mm */
   takes?: number;
   /** while it spins; a coat that dries on the bench is not */
@@ -23,28 +21,41 @@ interface Treating extends Manner {
 /** One grit, one line, one coat: over a stretch, on what was cut there. */
 export function treat(
   shop: Shop,
-  { wood: id, how, subject, pass, on, from, x0, x1, takes = 0, turning = true, wait, ...manner }: Treating,
+  { wood: id, how, subject, pass, from, stretches, takes = 0, turning = true, wait, ...manner }: Treating,
   lengths: Lengths,
 ): Operation {
   const wood = woodFor(shop, id);
   const by = idOf(how, subject, pass);
-  const [a, b] = [x0, x1].map((mm) => placeAlong(wood, from, mm, lengths)) as [number, number];
   const said: Said[] = [
-    { name: 'from', mm: x0, from },
-    { name: 'to', mm: x1, from },
+    ...stretches.flatMap(({ x0, x1 }) => [
+      { name: 'from', mm: x0, from },
+      { name: 'to', mm: x1, from },
+    ]),
     ...(takes === 0 ? [] : [{ name: 'takes off the radius', mm: takes, from: null }]),
   ];
-  const effects: Effect[] = on.map((surface) => ({
-    do: 'treat',
-    wood: id,
-    treated: { on: { ...surface, ...stretchOn(wood, surface, Math.min(a, b), Math.max(a, b)) }, how, by },
-    takes,
-    turning,
-  }));
+  const effects: Effect[] = stretches.flatMap(({ on, x0, x1 }) => {
+    const [a, b] = [x0, x1].map((mm) => placeAlong(wood, from, mm, lengths)) as [number, number];
+    return on.map((surface): Effect => ({
+      do: 'treat',
+      wood: id,
+      treated: { on: { ...surface, ...stretchOn(wood, surface, Math.min(a, b), Math.max(a, b)) }, how, by },
+      takes,
+      turning,
+    }));
+  });
   if (wait) effects.push({ do: 'wait', wait: { wood: id, by, ...wait } });
   return {
     ...operationOf(
-      { kind: 'treat', subject, pass, on: [id], said, effects, purpose: how === 'coated' ? 'coat' : 'turn' },
+      {
+        kind: 'treat',
+        doing: how,
+        subject,
+        pass,
+        on: [id],
+        said,
+        effects,
+        purpose: how === 'coated' ? 'coat' : 'turn',
+      },
       manner,
     ),
     id: by,

@@ -7,7 +7,7 @@ import { face, flatAcross } from './face.js';
 import { hold, tailAway, takeOff } from './hold.js';
 import { fix, glue } from './join.js';
 import { part } from './part.js';
-import { saw } from './saw.js';
+import { clip, saw } from './saw.js';
 import { treat } from './treat.js';
 import { EMPTY_SHOP, type Datum, type Shop } from '../shop.js';
 
@@ -29,6 +29,7 @@ export class Writer {
   }
 
   saw = (what: Parameters<typeof saw>[0]) => this.say(saw(what));
+  clip = (what: Parameters<typeof clip>[0]) => this.say(clip(what));
   bore = (what: Parameters<typeof bore>[1]) => this.say(bore(this.shop, what, this.lengths));
   boreAcross = (what: Parameters<typeof boreAcross>[1]) =>
     this.say(boreAcross(this.shop, what, this.lengths));
@@ -36,8 +37,15 @@ export class Writer {
   face = (what: Parameters<typeof face>[1]) => this.say(face(this.shop, what, this.lengths));
   flatAcross = (what: Parameters<typeof flatAcross>[1]) => this.say(flatAcross(this.shop, what));
   hold = (what: Parameters<typeof hold>[1]) => this.say(hold(this.shop, what, this.lengths));
-  tailAway = (title: string) => this.say(tailAway(this.shop, { title }));
-  takeOff = (wood: string, title: string, pass?: string) => this.say(takeOff(wood, { title }, pass));
+  tailAway = (title: string, pass?: string, minutes?: Operation['minutes']) =>
+    this.say(tailAway(this.shop, { title, ...(minutes ? { minutes } : {}) }, pass));
+  takeOff = (
+    wood: string,
+    title: string,
+    pass?: string,
+    minutes?: Operation['minutes'],
+    stage?: Operation['stage'],
+  ) => this.say(takeOff(wood, { title, ...(minutes ? { minutes } : {}), ...(stage ? { stage } : {}) }, pass));
   fix = (what: Parameters<typeof fix>[1]) => this.say(fix(this.shop, what, this.lengths));
   glue = (what: Parameters<typeof glue>[1]) => this.say(glue(this.shop, what, this.lengths));
   treat = (what: Parameters<typeof treat>[1]) => this.say(treat(this.shop, what, this.lengths));

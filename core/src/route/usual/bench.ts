@@ -1,19 +1,39 @@
-import { extremes, type PartEnd, type Segment } from '../../pattern/index.js';
+import { extremes, type Outline, type PartEnd, type Segment, type Skin } from '../../pattern/index.js';
+import type { TurningStage } from '../../turning/index.js';
 import { datumPlace } from '../datum.js';
 import { saidOf, type SaidProfile } from '../say/cut.js';
 import { HIGH, LOW, Writer } from '../say/writer.js';
-import { woodOf, type Datum } from '../shop.js';
+import { woodOf, type Datum, type SurfaceRef, type Wood } from '../shop.js';
+import { each, MINUTES } from './minutes.js';
 import { between, nibAt, turnedSegments } from './profiles.js';
 import { lieOfPiece, type Lie, type Work } from './work.js';
 
 /** Less waste at an end is faced away, not parted, mm. */
 const LEAST_WASTE = 2;
 
+/** From where to where a skin reaches along its wood, mm. */
+export function reachOf({ axis, profile }: Skin): { x0: number; x1: number } {
+  const xs = profile.flatMap((s) => [s.x0, s.x1]).map((x) => axis.at[0] + x * axis.along[0]);
+  return { x0: Math.min(...xs), x1: Math.max(...xs) };
+}
+
+/** A hold that the piece can be taken out of and put back into. */
+export interface ChainHold {
+  /** takes hold of it, anew under a name of its own */
+  take: (pass?: string) => void;
+  /** what drives holds alone: the tailstock may go away */
+  alone: boolean;
+}
+
 /** The blank that is being worked on, with what is drawn in it. */
 export class Bench {
   readonly writer: Writer;
   readonly lie: Lie;
   readonly wood: string;
+  /** both ends are sawn to length before it is turned: no waste, and no nib */
+  endsSawn = false;
+  /** how it is held for turning; null on the bench */
+  hold: ChainHold | null = null;
 
   constructor(readonly work: Work) {
     this.lie = lieOfPiece(work);
@@ -25,11 +45,16 @@ export class Bench {
     return end === 'reference' ? LOW : HIGH;
   }
 
+  /** The wood as it stands now. */
+  get now(): Wood {
+    const wood = woodOf(this.writer.shop, this.wood);
+    if (!wood) throw new Error(`${this.wood} is not sawn yet.`);
+    return wood;
+  }
+
   /** Where an end of the blank stands now, x of its frame, mm. */
   standsAt(end: PartEnd): number {
-    const wood = woodOf(this.writer.shop, this.wood);
-    const place = wood && datumPlace(wood, this.datum(end), this.writer.lengths);
-    return place?.at.at[0] ?? 0;
+    return datumPlace(this.now, this.datum(end), this.writer.lengths)?.at.at[0] ?? 0;
   }
 
   /** x of the blank's frame of a place of the part, mm. */
@@ -42,6 +67,11 @@ export class Bench {
     return end === 'reference'
       ? this.lie.before - this.standsAt('reference')
       : this.standsAt('far') - this.x(this.work.outline.length);
+  }
+
+  /** A place of the part as it is told now: from the end of the blank on the reference side, mm. */
+  from(ofPart: number): number {
+    return this.waste('reference') + ofPart;
   }
 
   /** Drawn stretches as they are told now, from the end of the blank on the reference side. */
@@ -67,7 +97,8 @@ export class Bench {
   /** Where the part is as thick as a nib, seen from an end; at the very end where nothing is parted there. mm */
   private nib(end: PartEnd): number {
     const { outline } = this.work;
-    if (this.lie[end === 'reference' ? 'before' : 'after'] > LEAST_WASTE) return nibAt(outline, end);
+    if (!this.endsSawn && this.lie[end === 'reference' ? 'before' : 'after'] > LEAST_WASTE)
+      return nibAt(outline, end);
     return end === 'reference' ? 0 : outline.length;
   }
 
@@ -78,5 +109,35 @@ export class Bench {
 
   get leave(): number {
     return this.work.sanding.reduce((sum, grit) => sum + grit.takes, 0);
+  }
+
+  speed(stage: TurningStage): string | null {
+    return this.work.speeds.find((s) => s.stage === stage)?.words ?? null;
+  }
+
+  /** A short stretch amid what shaping an element left; null where it has none, or a square stays. */
+  amid({ element }: Outline['spans'][number]): SurfaceRef | null {
+    const skin = this.now.body.skins.find((s) => s.id === `shape:${element.id}`);
+    if (!skin || element.kind === 'square') return null;
+    const { x0, x1 } = reachOf(skin);
+    const middle = (x0 + x1) / 2;
+    return x1 - x0 > 1 ? { of: 'skin', id: skin.id, x0: middle - 0.2, x1: middle + 0.2 } : null;
+  }
+
+  isShaped(elementId: string): boolean {
+    return this.now.body.skins.some((s) => s.id === `shape:${elementId}`);
+  }
+
+  /**
+   * Something is done at the free end and then it is held as before: with the tailstock away where what drives
+   * holds alone, off the lathe where it does not.
+   */
+  aside(name: string, work: () => void): void {
+    const { hold, wood, writer } = this;
+    if (hold === null) return work();
+    if (hold.alone) writer.tailAway('Tailstock away', name, each(MINUTES.tail));
+    else writer.takeOff(wood, 'Take it off the lathe', name, each(MINUTES.tail));
+    work();
+    hold.take(name);
   }
 }

@@ -1,50 +1,101 @@
+import { len } from '../../measure/index.js';
 import type { PartEnd } from '../../pattern/index.js';
 import type { Grip } from '../shop.js';
 import type { Bench } from './bench.js';
+import { drillAt } from './drill.js';
+import { finishOff, nib, sawNib, tailEnd } from './ends.js';
+import { each, MINUTES } from './minutes.js';
+import { NoWay } from './noWay.js';
 import { fitIn } from './prepare.js';
-import { NIB } from './profiles.js';
-import { furtherAxes, rough, shape, tips } from './shape.js';
+import { furtherAxes, mark, rough, shape, shapeOne, tips, tryOn } from './shape.js';
 import { coat, decorate, sand } from './surface.js';
 
-/** This way of holding cannot be gone here. */
-export class NoWay extends Error {}
-
-/** How long a nib is made, mm: a saw goes in beside it. */
-const NIB_LONG = 5;
+/** What is always done before it is switched on. */
+const BY_HAND = 'Turn it by hand once, rest locked.';
 
 /** A centre in an end: in its hole where it is drilled, else in the face. */
-function centre(bench: Bench, end: PartEnd, by: Grip['by'], words: string): Grip {
+export function centre(bench: Bench, end: PartEnd, by: Grip['by'], words: string): Grip {
   const x = bench.standsAt(end);
-  const hole = bench.work.holes.find((h) => h.from === end && bench.waste(end) === 0);
+  const hole = bench.now.body.drilled.find(
+    (d) => Math.abs(d.at.at[0] - x) < 1e-6 && Math.abs(d.at.along[0]) > 0.99 && d.at.at[1] === 0,
+  );
   return hole
-    ? { by, words, on: { of: 'hole', id: `bore:${hole.id}`, x0: x, x1: x } }
+    ? { by, words, on: { of: 'hole', id: hole.id, x0: x, x1: x } }
     : { by, words, on: { of: 'stock', id: 'stock', x0: x, x1: x } };
 }
 
-function betweenCentres(bench: Bench, pass?: string): void {
-  const { lie, wood, work } = bench;
-  bench.writer.hold({
-    wood,
+interface Taking {
+  by: string;
+  title: string;
+  words?: string[];
+  /** what drives, asked for anew each time: ends and holes change */
+  drive: () => Grip;
+  tail: () => Grip | null;
+  alone: boolean;
+  /** whether what was turned before runs true in it; what is put back into it does */
+  keepsTrue?: boolean;
+}
+
+/** Takes hold of the piece so, and goes on from there until something else takes it. */
+function holdIt(bench: Bench, { by, title, words = [], drive, tail, alone, keepsTrue = true }: Taking) {
+  const take = (pass?: string) =>
+    bench.writer.hold({
+      wood: bench.wood,
+      by,
+      ...(pass === undefined ? {} : { pass }),
+      place: 'lathe',
+      drive: drive(),
+      tail: tail(),
+      keepsTrue: pass !== undefined || keepsTrue,
+      title: pass === undefined ? title : `${title}, as before`,
+      words: pass === undefined ? [...words, BY_HAND] : [],
+      minutes: each(MINUTES.mount),
+    });
+  take();
+  bench.hold = { take, alone };
+}
+
+const fixtures = ({ work: { mount } }: Bench): string[] =>
+  (mount.fixtures ?? []).map((f) => `${f.charAt(0).toUpperCase()}${f.slice(1)}.`);
+
+/** The live centre in the tail end, or nothing where nothing supports it. */
+const liveCentre = (bench: Bench): Grip | null =>
+  bench.work.mount.tailstock === null
+    ? null
+    : centre(bench, bench.lie.tail, 'live centre', bench.work.mount.tailstock);
+
+function betweenCentres(bench: Bench, headstock = bench.work.mount.headstock): void {
+  const { lie, work } = bench;
+  holdIt(bench, {
     by: 'centres',
-    ...(pass === undefined ? {} : { pass }),
-    place: 'lathe',
-    drive: centre(
-      bench,
-      lie.drive,
-      'spur centre',
-      work.mount.kind === 'chuck' ? 'the drive centre' : work.mount.headstock,
-    ),
-    tail: centre(bench, lie.tail, 'live centre', work.mount.tailstock ?? 'the live centre'),
-    keepsTrue: true,
+    drive: () => centre(bench, lie.drive, 'spur centre', headstock),
+    // between centres there always is one; a workshop without is told that it lacks it
+    tail: () => centre(bench, lie.tail, 'live centre', work.mount.tailstock ?? 'the live centre'),
+    alone: false,
     title: `Between centres, the ${lie.drive} end at the headstock`,
+    words: headstock === work.mount.headstock ? fixtures(bench) : [],
   });
+}
+
+/** Rounded, bored where that is wanted, marked, shaped, tried: all that is done in one hold before the surface. */
+function turn(bench: Bench): void {
+  drillAt(bench, 'after rounding');
+  mark(bench);
+  shape(bench);
+  drillAt(bench, 'after shaping');
+  tryOn(bench);
+}
+
+function surface(bench: Bench): void {
+  sand(bench);
+  decorate(bench);
 }
 
 /** Turned whole between centres; the ends are parted to nibs, the lathe stopped, the nibs sawn and pared. */
 export function centresChain(bench: Bench): void {
   betweenCentres(bench);
   rough(bench, { pass: 'round' });
-  shape(bench);
+  turn(bench);
   furtherAxes(bench, ({ id, axis }) =>
     bench.writer.hold({
       wood: bench.wood,
@@ -52,7 +103,7 @@ export function centresChain(bench: Bench): void {
       pass: id,
       place: 'lathe',
       axis: {
-        at: { mm: bench.waste('reference') + (axis?.along?.mm ?? 0), from: bench.datum('reference') },
+        at: { mm: bench.from(axis?.along?.mm ?? 0), from: bench.datum('reference') },
         shift: axis?.shift.mm ?? 0,
         direction: axis?.direction ?? 0,
         lean: axis?.tilt ?? 0,
@@ -61,48 +112,33 @@ export function centresChain(bench: Bench): void {
       tail: centre(bench, bench.lie.tail, 'live centre', 'the live centre on its second mark'),
       keepsTrue: true,
       title: 'On the second marks',
-      words: ['Turn it by hand once: the far side swings out.'],
+      words: [
+        `Both second marks ${len(axis?.shift.mm ?? 0)} off the first, in one plane. Turn it by hand once: the far side swings out.`,
+      ],
+      minutes: each(MINUTES.mount),
     }),
   );
   // sanding and nibs belong to the first axis
-  if (bench.work.part.turnings.length > 1) betweenCentres(bench, 'again');
-  fitIn(bench, 'after the tenon');
-  sand(bench);
-  decorate(bench);
+  if (bench.work.part.turnings.length > 1) bench.hold?.take('again');
+  surface(bench);
   coat(bench, true);
-  const ends = ([bench.lie.tail, bench.lie.drive] as const).filter((end) => bench.waste(end) > 0);
+  const ends = ([bench.lie.tail, bench.lie.drive] as const).filter((end) => bench.waste(end) > 1e-6);
   ends.forEach((end) => nib(bench, end));
-  bench.writer.takeOff(bench.wood, 'Stop the lathe and take it off');
+  bench.writer.takeOff(bench.wood, 'Stop the lathe and take it off', undefined, each(MINUTES.tail));
+  bench.hold = null;
   ends.forEach((end) => sawNib(bench, end));
   ends.forEach((end) => tips(bench, end, 'hand'));
   finishOff(bench);
 }
 
-/** Screwed on a mandrel by what is in its end; the other end is finished with the tailstock away. */
-export function mandrelChain(bench: Bench): void {
-  const { lie, wood, work, writer } = bench;
-  const hole = work.holes.find((h) => h.from === lie.drive);
-  const insert = work.fits.find((f) => f.when === 'before turning' && f.end === lie.drive);
-  const x = bench.standsAt(lie.drive);
-  writer.hold({
-    wood,
-    by: 'mandrel',
-    place: 'lathe',
-    drive: {
-      by: 'thread',
-      words: work.mount.headstock,
-      on: insert
-        ? { of: 'fixed', id: insert.id, x0: x, x1: x }
-        : { of: 'hole', id: `bore:${hole?.id ?? ''}`, x0: x, x1: x },
-    },
-    tail: centre(bench, lie.tail, 'live centre', work.mount.tailstock ?? 'the live centre'),
-    keepsTrue: true,
-    title: 'Screw it on the mandrel, live centre up',
-  });
-  rough(bench, { pass: 'round' });
-  shape(bench);
+/** Held by something of its own that lasts: a thread, a hole, a straight end; the other end is finished without the tail. */
+export function ownHoldChain(bench: Bench, by: string, title: string, drive: () => Grip): void {
+  holdIt(bench, { by, title, words: fixtures(bench), drive, tail: () => liveCentre(bench), alone: true });
+  if (bench.now.body.skins.length === 0) rough(bench, { pass: 'round' });
+  turn(bench);
   endWithoutTail(bench);
-  writer.takeOff(wood, 'Take it off the mandrel');
+  bench.writer.takeOff(bench.wood, 'Take it off', undefined, each(MINUTES.tail));
+  bench.hold = null;
   finishOff(bench);
 }
 
@@ -110,9 +146,12 @@ export function mandrelChain(bench: Bench): void {
 export function chuckChain(bench: Bench): void {
   const { lie, wood, work, writer } = bench;
   const { tenon } = work.mount;
-  // no jaws close on anything as thin as this: another way is wanted
-  if (!tenon) throw new NoWay();
-  betweenCentres(bench);
+  if (!tenon)
+    throw new NoWay(
+      'No jaws of the workshop close on anything as thin as this.',
+      'Hold it another way, or enter smaller jaws in the workshop.',
+    );
+  betweenCentres(bench, 'the drive centre');
   rough(bench, { pass: 'round', over: 2, atDrive: tenon.diameter + 1 });
   writer.cut({
     wood,
@@ -125,104 +164,157 @@ export function chuckChain(bench: Bench): void {
       to: [{ x: tenon.length, diameter: tenon.diameter }],
     },
     title: 'Turn a tenon for the jaws',
-    words: ['Its shoulder square and clean: the jaws sit against it.'],
-    tool: 'parting tool',
+    words: [
+      `${len(tenon.diameter)} across, ${len(tenon.length)} long. Its shoulder square and clean: the jaws sit against it.`,
+    ],
+    tool: work.parter.name,
+    speed: bench.speed('size'),
+    minutes: each(MINUTES.tenon),
   });
-  writer.takeOff(wood, 'Off the centres', 'centres');
-  const end = bench.standsAt(lie.drive);
+  writer.takeOff(wood, 'Off the centres', 'centres', each(MINUTES.tail));
   const inward = lie.drive === 'reference' ? 1 : -1;
-  const ends = [end + inward * 0.5, end + inward * (tenon.length - 0.5)];
-  writer.hold({
-    wood,
+  const ends = [0.5, tenon.length - 0.5].map((mm) => bench.standsAt(lie.drive) + inward * mm);
+  holdIt(bench, {
     by: 'chuck',
-    place: 'lathe',
-    drive: {
+    drive: () => ({
       by: 'jaws',
       words: work.mount.headstock,
       on: { of: 'skin', id: 'tenon:jaws', x0: Math.min(...ends), x1: Math.max(...ends) },
-    },
-    tail: centre(bench, lie.tail, 'live centre', 'the live centre'),
+    }),
+    tail: () => centre(bench, lie.tail, 'live centre', work.mount.tailstock ?? 'the live centre'),
+    alone: true,
     keepsTrue: false,
-    title: 'In the chuck by its tenon, live centre up',
+    title: 'In the chuck by its tenon',
+    words: fixtures(bench),
   });
   // after a new hold nothing runs quite true: a light cut over all that stands clear of the jaws
   rough(bench, { pass: 'true', gripped: tenon.length + 1 });
-  shape(bench);
+  turn(bench);
   endWithoutTail(bench);
+  partOff(bench);
+}
+
+/** Its own straight end is turned between centres first: that is what the collet closes on. */
+export function colletChain(bench: Bench): void {
+  const { lie, work, wood, writer } = bench;
+  const { spans } = work.outline;
+  const end = lie.drive === 'reference' ? spans[0] : spans.at(-1);
+  if (!end) throw new NoWay('It has no end that a collet closes on.', 'Hold it another way.');
+  betweenCentres(bench, 'the drive centre');
+  rough(bench, { pass: 'round' });
+  shapeOne(bench, end.element.id);
+  writer.takeOff(wood, 'Off the centres', 'centres', each(MINUTES.tail));
+  ownHoldChain(bench, 'collet', 'In the collet by its own end', () => ({
+    by: 'collet',
+    words: work.mount.headstock,
+    on: {
+      of: 'skin',
+      id: `shape:${end.element.id}`,
+      x0: bench.x(end.x0) + 0.5,
+      x1: bench.x(end.x1) - 0.5,
+    },
+  }));
+}
+
+/** Held by its waste in another way than a tenon: on a screw, on a plate. */
+export function wasteHoldChain(bench: Bench, by: string, title: string, grip: Grip['by']): void {
+  const { lie, work } = bench;
+  holdIt(bench, {
+    by,
+    title,
+    words: ['The face that sits against it sawn square.', ...fixtures(bench)],
+    drive: () => {
+      const x = bench.standsAt(lie.drive);
+      return { by: grip, words: work.mount.headstock, on: { of: 'stock', id: 'stock', x0: x, x1: x } };
+    },
+    tail: () => liveCentre(bench),
+    alone: true,
+  });
+  rough(bench, { pass: 'round' });
+  turn(bench);
+  endWithoutTail(bench);
+  partOff(bench);
+}
+
+/** Cut free at the drive, slowly, the piece falling into the hand. */
+function partOff(bench: Bench): void {
+  const { lie, work, wood, writer } = bench;
   // a tip at the drive is all that still holds the piece: after everything else
   tips(bench, lie.drive, 'turning');
   writer.part({
     wood,
     subject: `${lie.drive} end`,
     from: bench.datum('reference'),
-    mm: bench.waste('reference') + (lie.drive === 'reference' ? 0 : work.outline.length),
+    mm: bench.from(lie.drive === 'reference' ? 0 : work.outline.length),
     into: lie.drive === 'reference' ? [null, wood] : [wood, null],
     title: 'Part it off',
-    words: ['Slow, the other hand open under it; nothing wound round a finger.'],
-    tool: 'parting tool',
+    words: [
+      'Slow, the other hand open under it; nothing wound round a finger.',
+      ...(work.mount.reversal ? [work.mount.reversal] : []),
+    ],
+    tool: work.parter.name,
+    speed: bench.speed('part off'),
+    minutes: each(MINUTES.part),
   });
+  bench.hold = null;
   finishOff(bench);
 }
 
 /** Surface while the tail still holds; then the end at the tail is finished without it. */
 function endWithoutTail(bench: Bench): void {
-  const { work, lie, wood, writer } = bench;
-  fitIn(bench, 'after the tenon');
-  sand(bench);
-  decorate(bench);
-  writer.tailAway('Tailstock away');
-  if (bench.waste(lie.tail) > 0) {
-    tips(bench, lie.tail, 'turning');
-    writer.part({
-      wood,
-      subject: `${lie.tail} end`,
-      from: bench.datum('reference'),
-      mm: bench.waste('reference') + (lie.tail === 'reference' ? 0 : work.outline.length),
-      into: lie.tail === 'reference' ? [null, wood] : [wood, null],
-      title: 'Cut the waste at the tail away',
-      words: ['Light cuts to the middle; what is beyond falls.'],
-      tool: 'skew',
-    });
-  }
+  const { work, lie, writer } = bench;
+  surface(bench);
+  if (work.mount.tailstock !== null) writer.tailAway('Tailstock away', undefined, each(MINUTES.tail));
+  if (bench.waste(lie.tail) > 1e-6) tailEnd(bench);
   coat(bench, true);
 }
 
-/** Parted down beside an end until only a nib carries it. */
-function nib(bench: Bench, end: PartEnd): void {
-  const { wood, writer } = bench;
-  const waste = bench.waste(end);
-  const long = Math.min(NIB_LONG, waste);
-  const reach = bench.tip(end).reduce((sum, s) => sum + s.x1 - s.x0, 0);
-  writer.cut({
-    wood,
-    doing: 'nib',
-    subject: `${end} end`,
-    profile: {
-      from: bench.datum(end),
-      x: waste - long,
-      diameter: 2 * NIB,
-      to: [{ x: waste + reach, diameter: 2 * NIB }],
-    },
-    title: `Part the ${end} end down to a nib`,
-    tool: 'parting tool',
-  });
-}
+/** Radius of an end that can be held by its face, mm. */
+const LEAST_FACE = 3;
 
-function sawNib(bench: Bench, end: PartEnd): void {
-  const { wood, writer } = bench;
-  writer.part({
-    wood,
-    subject: `${end} nib`,
-    from: bench.datum(end),
-    mm: bench.waste(end),
-    into: end === 'reference' ? [null, wood] : [wood, null],
-    title: `Saw the nib of the ${end} end and pare it flush`,
-    tool: 'fine saw',
+/** Both ends are reached: squeezed between faces, or on a rod right through. */
+export function throughChain(
+  bench: Bench,
+  by: string,
+  title: string,
+  grips: () => [Grip, Grip | null],
+): void {
+  const { writer, work } = bench;
+  const { segments } = work.outline;
+  if (Math.min(segments[0]?.r0 ?? 0, segments.at(-1)?.r1 ?? 0) < LEAST_FACE)
+    throw new NoWay(
+      'An end of it is too thin or too round to be held by its face.',
+      'Turn it between centres or in a chuck, and take this way for its last cuts only.',
+    );
+  bench.endsSawn = true;
+  // nothing enters the ends and nothing of them is cut in this hold: they are squared before
+  for (const end of ['reference', 'far'] as const)
+    if (bench.waste(end) > 1e-6)
+      writer.face({
+        wood: bench.wood,
+        subject: `${end} end`,
+        from: bench.datum(end),
+        mm: bench.waste(end),
+        title: `Square the ${end} end`,
+        words: ['To its length, at right angles: it is held by its faces.'],
+        sawn: true,
+        minutes: each(MINUTES.face),
+        stage: 'stock',
+      });
+  holdIt(bench, {
+    by,
+    title,
+    words: fixtures(bench),
+    drive: () => grips()[0],
+    tail: () => grips()[1],
+    alone: grips()[1] === null,
   });
-}
-
-/** Off the lathe: coats that are put on a standing piece, and what is put in at the end. */
-function finishOff(bench: Bench): void {
-  coat(bench, false);
-  fitIn(bench, 'at the end');
+  rough(bench, { pass: 'round' });
+  turn(bench);
+  surface(bench);
+  coat(bench, true);
+  writer.takeOff(bench.wood, 'Take it off', undefined, each(MINUTES.tail));
+  bench.hold = null;
+  fitIn(bench, 'after the tenon', bench.lie.drive);
+  finishOff(bench);
 }

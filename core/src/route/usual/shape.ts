@@ -1,3 +1,4 @@
+import { capitalised, len } from '../../measure/index.js';
 import {
   nameOf,
   outlineOf,
@@ -6,7 +7,12 @@ import {
   type SquareSpan,
   type Turning,
 } from '../../pattern/index.js';
-import type { Bench } from './bench.js';
+import { reachOf, type Bench } from './bench.js';
+import { each, MINUTES } from './minutes.js';
+import { fitIn } from './prepare.js';
+import { turnedSegments } from './profiles.js';
+import { sizingPlaces, type SizingPlace } from './sizing.js';
+import type { Work } from './work.js';
 
 /** Room left round what is turned when it is roughed, on the diameter, mm. */
 const ROUGH = 1;
@@ -23,6 +29,17 @@ interface Roughing {
   /** what lies under the jaws at the drive, mm of the blank's end */
   gripped?: number;
 }
+
+/** What a stretch is called that is roughed: where squares stay, by where it lies beside them. */
+function roughTitle(gripped: boolean, stretch: number, of: number): string {
+  const what = gripped ? 'True it in the chuck' : 'Rough to round';
+  if (of === 1) return what;
+  return `${what}, ${stretch === 0 ? 'before' : stretch === of - 1 ? 'after' : 'between'} the square`;
+}
+
+/** What roughing takes off, mm³: from the square, or from what was roughed before. */
+const turnedAway = ({ stock }: Work, from: number, to: number, r: number): number =>
+  Math.max(0, (to - from) * (stock.across ** 2 - Math.PI * r * r));
 
 /** Where a square keeps its corners, clipped or not: its shoulder beyond them is turned. mm */
 const flats = ({ corners, x0, x1 }: SquareSpan): number[] => [corners[0]?.x0 ?? x0, corners.at(-1)?.x1 ?? x1];
@@ -50,19 +67,111 @@ export function rough(bench: Bench, { pass, over = ROUGH, atDrive = 0, gripped =
       doing: 'rough',
       subject: i === 0 ? pass : `${pass} ${i / 2 + 1}`,
       profile: bench.told([{ elementId: '', x0: from, r0: r, x1: to, r1: r, bulge: 0 }]),
-      title: squares.length > 0 ? 'Rough beside the square to round' : 'Rough to round',
-      words: ['Stop and look: no flats left anywhere.'],
-      tool: 'roughing gouge',
+      title: roughTitle(gripped > 0, i / 2, edges.length / 2),
+      words:
+        gripped > 0
+          ? ['A light cut over all that stands clear of the jaws: it runs true from here on.']
+          : [
+              ...(squares.length > 0
+                ? ['Pencil the end of the square on the flat faces and nick its corners first.']
+                : []),
+              `Round to ${len(2 * r)}, then stop and look: no flats left ${squares.length > 0 ? 'there' : 'anywhere'}.`,
+            ],
+      tool: work.rougher,
+      speed: bench.speed('rough'),
+      minutes: each(MINUTES.rough + (MINUTES.roughPerCm3 * turnedAway(work, from, to, r)) / 1000),
     });
   }
 }
 
-/** Every element in the order of cuts, the end far from the drive first; tips thinner than a nib come later. */
-export function shape(bench: Bench): void {
-  for (const cut of bench.work.cuts) shapeOne(bench, cut.elementId);
+/** Pencil lines where the notches of the story stick fall, on what is round now. */
+export function mark(bench: Bench): void {
+  const { work, wood, writer } = bench;
+  const round = bench.now.body.skins.filter((s) => s.id.startsWith('rough:'));
+  writer.look('mark', {
+    wood,
+    subject: 'stick',
+    on: round.slice(-1).map((s) => ({ of: 'skin', id: s.id, ...amid(reachOf(s)) })),
+    title: 'Mark from the story stick',
+    words: [
+      `Hold the stick at the ${work.layout.datum?.label ?? 'reference end'}, ${len(bench.from(work.layout.datum?.x ?? 0))} from the first end as it stands, and let the pencil fall into its ${work.layout.marks.length} notches, work turning slowly.`,
+    ],
+    speed: bench.speed('size'),
+    minutes: each(MINUTES.mark),
+  });
 }
 
-function shapeOne(bench: Bench, elementId: string): void {
+/** A short stretch in the middle of one. mm */
+const amid = ({ x0, x1 }: { x0: number; x1: number }) => ({
+  x0: (x0 + x1) / 2 - 0.5,
+  x1: (x0 + x1) / 2 + 0.5,
+});
+
+/**
+ * Every element in the order of cuts, the end far from the drive first: each place is sized just before its
+ * feature is cut, so that what is thin stands free as late as it can. A ferrule is seated as soon as what carries
+ * it is there. Tips thinner than a nib come later.
+ */
+export function shape(bench: Bench): void {
+  const { work, lie } = bench;
+  const places = sizingPlaces(work);
+  const seats = work.fits.filter((f) => f.when === 'after the tenon' && f.end === lie.tail);
+  work.cuts.forEach((cut, i) => {
+    if (!bench.isShaped(cut.elementId)) sizeAndShape(bench, cut.elementId, places);
+    const open = work.cuts.slice(i + 1);
+    for (const seat of seats.filter((f) => f.covers > 0)) {
+      const covered = (x0: number, x1: number) =>
+        lie.tail === 'reference' ? x0 < seat.covers - 1e-6 : x1 > work.outline.length - seat.covers + 1e-6;
+      if (covered(cut.x0, cut.x1) && !open.some((c) => covered(c.x0, c.x1)))
+        bench.aside(`${seat.id}`, () => fitIn(bench, 'after the tenon', lie.tail));
+    }
+  });
+}
+
+/** What is no longer than the tool is wide, and straight, is sized and shaped by one cut. */
+function sizeAndShape(bench: Bench, elementId: string, places: readonly SizingPlace[]): void {
+  const own = places.filter((p) => p.elementId === elementId);
+  const [alone] = own.filter((p) => isWhole(bench, elementId, p));
+  own.filter((p) => p !== alone).forEach((p) => size(bench, p));
+  shapeOne(bench, elementId, alone);
+}
+
+function isWhole({ work }: Bench, elementId: string, { x0, x1 }: SizingPlace): boolean {
+  const span = work.outline.spans.find((s) => s.element.id === elementId);
+  const straight = turnedSegments(work.outline, elementId).every((s) => s.r0 === s.r1 && s.bulge === 0);
+  return span !== undefined && straight && span.x0 >= x0 - 1e-6 && span.x1 <= x1 + 1e-6;
+}
+
+function size(bench: Bench, { station, x0, x1, across }: SizingPlace): void {
+  const { work, wood, writer } = bench;
+  const leave = work.bare.has(station.elementId) || station.cut.mating ? 0 : bench.leave;
+  const r = across / 2 + leave;
+  const { cut } = station;
+  writer.cut({
+    wood,
+    doing: 'size',
+    subject: cut.id,
+    profile: bench.told([{ elementId: station.elementId, x0, r0: r, x1, r1: r, bulge: 0 }]),
+    title: `Size: ${cut.label}`,
+    words: [
+      `Part down to ${len(2 * r)} at ${len(bench.from(cut.x))} from the first end${bench.waste('reference') > 0 ? `, ${len(cut.x)} from the finished one` : ''}. ${cut.transfer ?? cut.gauge.words}`,
+    ],
+    tool: work.parter.name,
+    stage: 'mark',
+    speed: bench.speed('size'),
+    measures: measured(work).includes(cut.id) && Math.abs(2 * r - cut.cutTo) < 0.06 ? [cut.id] : [],
+    minutes: each(MINUTES.size),
+  });
+}
+
+/** Mating places are measured as they are cut, and where there is none the first. */
+function measured({ layout: { sizing } }: Work): string[] {
+  const mating = sizing.filter((s) => s.mating);
+  return (mating.length > 0 ? mating : sizing.slice(0, 1)).map((s) => s.id);
+}
+
+/** An element turned to its shape, but for what was turned before. */
+export function shapeOne(bench: Bench, elementId: string, sized?: SizingPlace): void {
   const { work, wood, writer } = bench;
   const body = bench.withoutTips(elementId);
   if (body.every((s) => s.x1 - s.x0 < 1e-6)) return;
@@ -74,9 +183,33 @@ function shapeOne(bench: Bench, elementId: string): void {
     subject: elementId,
     profile: bench.told(body),
     leave: work.bare.has(elementId) ? 0 : bench.leave,
-    title: element ? nameOf(element) : elementId,
-    words: cut ? [cut.words] : [],
+    title: capitalised(element ? nameOf(element) : elementId),
+    words: [
+      ...(cut ? [cut.words] : []),
+      ...(sized ? [sized.station.cut.transfer ?? sized.station.cut.gauge.words] : []),
+    ],
     ...(cut?.tool ? { tool: cut.tool.name } : {}),
+    measures: sized && measured(work).includes(sized.station.cut.id) ? [sized.station.cut.id] : [],
+    speed: bench.speed('shape'),
+    minutes: each(MINUTES.shape),
+  });
+}
+
+/** The hardware is held against what it must meet while both can still be changed. */
+export function tryOn(bench: Bench): void {
+  const { work, wood, writer } = bench;
+  const { trial } = work;
+  if (!trial) return;
+  const spans = work.outline.spans;
+  const ordered = trial.end === 'reference' ? spans : spans.toReversed();
+  const on = ordered.flatMap((span) => bench.amid(span) ?? []);
+  writer.look('try', {
+    wood,
+    subject: 'fit',
+    on: on.slice(0, 1),
+    title: 'Trial fit',
+    words: [trial.words],
+    minutes: each(MINUTES.trial),
   });
 }
 
@@ -91,6 +224,8 @@ export function tips(bench: Bench, end: PartEnd, by: 'turning' | 'hand'): void {
     profile: bench.told(segments),
     byHand: by === 'hand',
     title: by === 'hand' ? 'Round the tip with knife and paper' : 'Turn the tip',
+    speed: by === 'hand' ? null : bench.speed('part off'),
+    minutes: each(MINUTES.tip),
   });
 }
 
@@ -108,6 +243,8 @@ export function furtherAxes(bench: Bench, hold: (turning: Turning) => void): voi
       profile: bench.told(outline.segments.map((s) => ({ ...s, x0: s.x0 + along, x1: s.x1 + along }))),
       title: 'Turn about the further axis',
       words: ['The tool meets wood on part of each turn only: light cuts, slow.'],
+      speed: bench.speed('rough'),
+      minutes: each(2 * MINUTES.shape),
     });
   }
 }

@@ -1,6 +1,7 @@
 import type { DecorationKind } from '../../pattern/index.js';
 import { MADE_AS, type SurfaceRef } from '../shop.js';
 import type { Bench } from './bench.js';
+import { each, MINUTES } from './minutes.js';
 
 type Surface = Pick<SurfaceRef, 'of' | 'id'>;
 
@@ -23,32 +24,42 @@ function runs({ work }: Bench): { ids: string[]; x0: number; x1: number }[] {
 }
 
 /** The skins of elements that were shaped. */
-function shaped({ writer, wood }: Bench, ids: readonly string[]): Surface[] {
-  const skins = writer.shop.woods.find((w) => w.id === wood)?.body.skins ?? [];
+function shaped({ now }: Bench, ids: readonly string[]): Surface[] {
   return ids.flatMap((id) =>
-    skins.some((s) => s.id === `shape:${id}`) ? [{ of: 'skin' as const, id: `shape:${id}` }] : [],
+    now.body.skins.some((s) => s.id === `shape:${id}`) ? [{ of: 'skin' as const, id: `shape:${id}` }] : [],
   );
 }
 
-/** Each run with each grit. */
+/** Each grit over all that is sanded, before the next. */
 export function sand(bench: Bench): void {
   const { work, wood, writer } = bench;
-  for (const { grit, takes } of work.sanding)
-    runs(bench).forEach(({ ids, x0, x1 }, i) =>
-      writer.treat({
-        wood,
-        how: 'sanded',
-        subject: `run ${i + 1}`,
-        pass: grit,
-        on: shaped(bench, ids),
-        from: bench.datum('reference'),
-        x0: bench.waste('reference') + x0,
-        x1: bench.waste('reference') + x1,
-        takes,
-        title: `Sand ${grit}`,
-        words: work.bare.size > 0 ? ['Keep off what meets something else.'] : [],
-      }),
-    );
+  const stretches = runs(bench).map(({ ids, x0, x1 }) => ({
+    on: shaped(bench, ids),
+    x0: bench.from(x0),
+    x1: bench.from(x1),
+  }));
+  if (stretches.length === 0) return;
+  work.sanding.forEach(({ grit, takes, minutes }, i) =>
+    writer.treat({
+      wood,
+      how: 'sanded',
+      subject: 'all',
+      pass: grit,
+      from: bench.datum('reference'),
+      stretches,
+      takes,
+      title: `Sand ${grit}`,
+      words: [
+        ...(i === 0
+          ? ['The same time with each grit, then stop and go along the grain. Little on crisp details.']
+          : []),
+        ...(work.bare.size > 0 ? ['Keep off what meets something else.'] : []),
+      ],
+      speed: bench.speed('sand'),
+      timers: [{ id: grit, label: grit, minutes }],
+      minutes: each(minutes),
+    }),
+  );
 }
 
 const TITLES: Record<DecorationKind, string> = {
@@ -62,18 +73,18 @@ export function decorate(bench: Bench): void {
   const { work, wood, writer } = bench;
   for (const decoration of work.part.decorations ?? []) {
     const span = work.outline.spans.find((s) => s.element.id === decoration.elementId);
-    const from = bench.waste('reference') + (span?.x0 ?? 0) + decoration.from.mm;
+    const from = bench.from((span?.x0 ?? 0) + decoration.from.mm);
     writer.treat({
       wood,
       how: MADE_AS[decoration.kind],
       subject: decoration.id,
       pass: 'once',
-      on: shaped(bench, [decoration.elementId]),
       from: bench.datum('reference'),
-      x0: from,
-      x1: from + decoration.width.mm,
+      stretches: [{ on: shaped(bench, [decoration.elementId]), x0: from, x1: from + decoration.width.mm }],
       title: TITLES[decoration.kind],
       words: decoration.words === undefined ? [] : [decoration.words],
+      speed: bench.speed(decoration.kind === 'colour' ? 'finish slow' : 'sand'),
+      minutes: each(MINUTES.decorate),
     });
   }
 }
@@ -81,23 +92,34 @@ export function decorate(bench: Bench): void {
 /** The finish, coat by coat, while it still turns or when it has come off. */
 export function coat(bench: Bench, turning: boolean): void {
   const { work, wood, writer } = bench;
-  work.coats
-    .filter((c) => c.turning === turning)
-    .forEach((one, i) =>
-      writer.treat({
-        wood,
-        how: 'coated',
-        subject: 'all',
-        pass: `${turning ? 'turning' : 'standing'} ${i + 1}`,
-        on: runs(bench).flatMap((run) => shaped(bench, run.ids)),
-        from: bench.datum('reference'),
-        x0: bench.waste('reference'),
-        x1: bench.waste('reference') + work.outline.length,
-        turning,
-        ...(one.waitMinutes > 0
-          ? { wait: { what: 'the finish dries', minutes: { coat: one.waitMinutes, use: one.waitMinutes } } }
-          : {}),
-        title: `Put on ${one.name}`,
-      }),
-    );
+  work.coats.forEach((one, i) => {
+    if (one.turning !== turning) return;
+    const last = i === work.coats.length - 1;
+    writer.treat({
+      wood,
+      how: 'coated',
+      subject: 'all',
+      pass: String(i + 1),
+      from: bench.datum('reference'),
+      stretches: runs(bench).map(({ ids, x0, x1 }) => ({
+        on: shaped(bench, ids),
+        x0: bench.from(x0),
+        x1: bench.from(x1),
+      })),
+      turning,
+      ...waitOf(one, last),
+      title: one.title,
+      words: [`Put on ${one.name}.`],
+      speed: turning ? bench.speed(one.fast ? 'finish fast' : 'finish slow') : null,
+      minutes: each(one.minutes),
+    });
+  });
+}
+
+/** Between coats the finish dries; after the last one on a standing piece it cures before hands are laid on it. */
+function waitOf({ turning, waitMinutes }: Bench['work']['coats'][number], last: boolean) {
+  if (waitMinutes <= 0 || (last && turning)) return {};
+  return last
+    ? { wait: { what: 'the finish cures', minutes: { handle: waitMinutes, use: waitMinutes } } }
+    : { wait: { what: 'the finish dries', minutes: { coat: waitMinutes, use: waitMinutes } } };
 }

@@ -1,6 +1,8 @@
+import type { CrossOperation, DrillOperation } from '../../hardware/index.js';
+import type { Layout } from '../../layout/index.js';
 import type { Mount } from '../../mounting/index.js';
 import type { Hole, Outline, Part, PartEnd, SawnForm } from '../../pattern/index.js';
-import type { Cut } from '../../turning/index.js';
+import type { Cut, SpeedChoice } from '../../turning/index.js';
 
 /** Hardware that goes into a piece or over it. */
 export interface FitIn {
@@ -8,16 +10,23 @@ export interface FitIn {
   kitId: string;
   end: PartEnd;
   when: 'before turning' | 'after the tenon' | 'at the end';
+  /** how far from its end it hides the wood, mm; 0 for what goes in */
+  covers: number;
   title: string;
   words: string[];
+  minutes: number;
   /** until it may be worked on, minutes; null when it holds at once */
   cureMinutes: number | null;
 }
 
-/** One coat of a finish; between coats it waits, minutes. */
-interface CoatOn {
+/** One coat of a finish, then its wait; minutes. */
+export interface CoatOn {
   name: string;
+  title: string;
   turning: boolean;
+  fast: boolean;
+  minutes: number;
+  /** until the next coat; of the last one until it may be handled */
   waitMinutes: number;
 }
 
@@ -27,20 +36,37 @@ export interface Work {
   outline: Outline;
   stock: SawnForm;
   mount: Mount;
+  /** how its centres are found, in words */
+  centring: readonly string[];
+  /** leg of the corners that are sawn off before roughing; null where they stay */
+  clip: number | null;
   /** holes along the axis as they are drilled, those of the hardware among them */
   holes: readonly Hole[];
+  /** how each is drilled, bit by bit, and each across */
+  drilling: readonly DrillOperation[];
+  across: readonly CrossOperation[];
+  layout: Layout;
+  speeds: readonly SpeedChoice[];
   fits: readonly FitIn[];
+  /** hardware that is held against the wood before anything depends on it */
+  trial: { end: PartEnd; words: string } | null;
   /** elements that meet something else, or stay as the plane left them: never sanded */
   bare: ReadonlySet<string>;
-  /** what is left on the radius, and what each grit takes of it */
-  sanding: { grit: string; takes: number }[];
+  /** what each grit takes off the radius, and its minutes on one piece */
+  sanding: readonly { grit: string; takes: number; minutes: number }[];
   coats: readonly CoatOn[];
   /** cuts in their order, the end far from the drive first */
   cuts: readonly Cut[];
+  /** what is roughed and what is parted with */
+  rougher: string;
+  parter: { name: string; width: number };
 }
 
 /** The part with the holes its hardware asks for: what must be there at the end. */
-export const goalOf = ({ part, holes }: Work): Part => ({ ...part, holes: [...holes] });
+export const goalOf = ({ part, holes }: Pick<Work, 'part' | 'holes'>): Part => ({
+  ...part,
+  holes: [...holes],
+});
 
 /** Taken off a sawn end that is drilled or that hardware sits on, to have it flat. */
 const FACED = 1;

@@ -1,4 +1,5 @@
 import type { Stage } from '../measure/index.js';
+import type { Operation } from './operation.js';
 
 export type Place = 'saw' | 'drill press' | 'bench' | 'lathe';
 
@@ -15,6 +16,8 @@ export interface SetupState {
 export interface OrderLock {
   stepId: string;
   reason: string;
+  /** how long what that step began takes until this one; in plans without a route its wait, whatever it is for */
+  minutes?: number;
 }
 
 /** A wait that begins when a step is done. */
@@ -24,13 +27,13 @@ export interface Wait {
 }
 
 /** A span to be timed within a step, such as one grit. */
-interface Timer {
+export interface Timer {
   id: string;
   label: string;
   minutes: number;
 }
 
-/** One step of one piece. Sentences may carry length marks. */
+/** One operation of one piece as it is done, shown and recorded. Sentences may carry length marks. */
 export interface Step {
   /** stable within the plan and across its versions */
   id: string;
@@ -55,6 +58,12 @@ export interface Step {
   trialFit: boolean;
   /** acceptance checks of the pattern that are made in this step */
   checks?: string[];
+  /** steps of one number are done in one go: one set-up, one kind of work; plans without a route have none */
+  run?: number;
+  /** it comes before the piece is first on the lathe, or beside it */
+  prepares?: boolean;
+  /** what it does to the wood; plans made before there were routes have none */
+  operation?: Operation;
 }
 
 /** What has to be the same for no set-up in between; moving the tailstock takes a moment only. */

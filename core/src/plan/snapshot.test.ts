@@ -1,0 +1,90 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { contradictions, nextAction, progressOf, type RunEvent } from '../batch/index.js';
+import { finishedReadings } from '../inspect/index.js';
+import { shopBefore, standingBefore } from '../route/index.js';
+import { exampleInputs } from './exampleShop.js';
+import { chosenSchedule, planDifference, planSummaryOf, snapshotOf, type PlanSnapshot } from './index.js';
+
+/** A plan as it was stored before there were routes. */
+const old = JSON.parse(
+  readFileSync(join(__dirname, 'fixtures/snapshot.schema1.json'), 'utf8'),
+) as PlanSnapshot;
+const [part] = old.plan.parts;
+
+describe('a plan of schema 1', () => {
+  const event = (sequence: number, stepId: string): RunEvent => ({
+    id: `e${sequence}`,
+    piece: 1,
+    at: new Date(Date.UTC(2026, 2, 2, 8, sequence)).toISOString(),
+    device: 'tablet',
+    sequence,
+    planVersion: 1,
+    body: { kind: 'done', stepId },
+  });
+
+  it('is summed up, scheduled and run by the order of its list', () => {
+    expect(old.schema).toBe(1);
+    const { steps } = planSummaryOf(old.plan);
+    expect(steps.map((s) => s.id)).toEqual(part.steps.map((s) => s.id));
+    expect(chosenSchedule(old.plan).school).toBe(old.plan.schools.batching);
+    const events = ['saw', 'centres', 'drill.kit:reference', 'glue'].map((id, i) => event(i, id));
+    const glued = Date.parse(events.at(-1)!.at);
+    const next = (now: number) => nextAction(part.steps, progressOf(1, events), 'by-piece', now);
+    // the cure of its glue holds everything that comes after it
+    expect(next(glued + 60_000)).toMatchObject({ kind: 'wait', until: glued + 720 * 60_000 });
+    expect(next(glued + 721 * 60_000)).toMatchObject({ kind: 'do', step: { id: 'mount' } });
+    expect(contradictions(part.steps, [event(1, 'mark')]).map((f) => f.id)).toEqual(['run.order.1.mark']);
+  });
+
+  it('keeps its readings, shows no wood, and is compared with what would be planned now', () => {
+    const reading = {
+      eventId: 'e',
+      piece: 1,
+      stepId: 'measure',
+      stationId: 'start',
+      mm: 32,
+      typed: '32',
+      at: '',
+    };
+    expect(finishedReadings([reading], part.steps, part.stations)).toEqual([reading]);
+    expect(shopBefore(part.steps, 'shape')).toBeNull();
+    expect(standingBefore(part.steps, 'shape', 1)).toBeNull();
+    expect(planDifference(old.plan, snapshotOf(old.inputs).plan)).toEqual([]);
+  });
+});
+
+describe('a plan of schema 2', () => {
+  const { schema, plan } = snapshotOf(exampleInputs(3));
+  const { steps, outline } = plan.parts[0];
+  const before = (id: string) => standingBefore(steps, id, 2)!;
+
+  it('keeps with each step what it does to the wood', () => {
+    expect(schema).toBe(2);
+    expect(steps.every((s) => s.operation?.id === s.id)).toBe(true);
+    // what came out of the store is played as what went in
+    const stored = JSON.parse(JSON.stringify(steps)) as typeof steps;
+    expect(standingBefore(stored, 'shape:e3', 2)!.silhouette).toEqual(before('shape:e3').silhouette);
+  });
+
+  it('shows the wood as it stands: the blank, the round, and where the next cut goes', () => {
+    const stands = (id: string) =>
+      Math.max(
+        ...before(id)
+          .silhouette.flat()
+          .map((p) => p.outside),
+      );
+    expect(stands('saw:blank part1')).toBe(21.5);
+    expect(stands('rough:round')).toBe(21.5);
+    expect(stands('mark:stick')).toBe(20.5);
+    const { work, pieceAt } = before('shape:e3');
+    const bead = outline.spans.find((s) => s.element.id === 'e3')!;
+    expect([work!.x0 - pieceAt, work!.x1 - pieceAt]).toEqual([
+      expect.closeTo(bead.x0, 4),
+      expect.closeTo(bead.x1, 4),
+    ]);
+    // the hole is open from the reference end on
+    const [run] = before('hold:mandrel:blank part1').silhouette;
+    expect(run!.find((p) => p.x - pieceAt > 5)!.inside).toBeCloseTo(5.8, 6);
+  });
+});

@@ -1,0 +1,84 @@
+import { bodySilhouette, type SilhouettePoint } from '../pattern/index.js';
+import { applied } from './apply.js';
+import type { Effect, Operation } from './operation.js';
+import { EMPTY_SHOP, woodOf, type Shop, type Wood } from './shop.js';
+import type { Step } from './step.js';
+import { inWood, stretchOf, type Stretch } from './stretch.js';
+
+/** A wood as it stands before a step, where its piece lies in it, and where the step works. mm */
+export interface StandingWood {
+  wood: Wood;
+  silhouette: SilhouettePoint[][];
+  /** x of the wood's frame where the piece's reference end lies, and which way the piece runs */
+  pieceAt: number;
+  pieceRuns: 1 | -1;
+  /** from where to where the step works, x of the wood's frame; null where it is about the whole */
+  work: Stretch | null;
+}
+
+/** The shop before a step: all steps before it in the list played; null for plans made before there were routes. */
+export function shopBefore(steps: readonly Step[], stepId: string): Shop | null {
+  let shop = EMPTY_SHOP;
+  for (const { id, operation } of steps) {
+    if (operation === undefined) return null;
+    if (id === stepId) return shop;
+    shop = applied(shop, operation);
+  }
+  return shop;
+}
+
+/**
+ * The wood that a step is done to, as it stands when it is begun; what the step itself makes is shown where
+ * nothing stands before it. Null for plans made before there were routes.
+ * @param pitch how finely it is drawn, mm
+ */
+export function standingBefore(steps: readonly Step[], stepId: string, pitch: number): StandingWood | null {
+  const operation = steps.find((s) => s.id === stepId)?.operation;
+  const before = shopBefore(steps, stepId);
+  if (!operation || !before) return null;
+  const shop = before.woods.length === 0 ? applied(before, operation) : before;
+  const wood = woodOf(shop, operation.on[0] ?? '') ?? shop.woods[0];
+  const piece = wood?.pieces[0];
+  if (!wood || !piece) return null;
+  return {
+    wood,
+    silhouette: bodySilhouette(wood.body, pitch),
+    pieceAt: piece.at.at[0],
+    pieceRuns: piece.at.along[0] < 0 ? -1 : 1,
+    work: workOf(operation),
+  };
+}
+
+/** Where an operation works along its wood. */
+function workOf({ effects }: Operation): Stretch | null {
+  const stretches = effects.flatMap((effect) => workOfEffect(effect) ?? []);
+  if (stretches.length === 0) return null;
+  return {
+    x0: Math.min(...stretches.map((s) => s.x0)),
+    x1: Math.max(...stretches.map((s) => s.x1)),
+  };
+}
+
+function workOfEffect(effect: Effect): Stretch | null {
+  switch (effect.do) {
+    case 'cut':
+      return inWood(stretchOf(effect.skin), effect.skin.axis);
+    case 'drill': {
+      const { at, steps } = effect.hole;
+      const reach = Math.abs(at.along[0]) > 0.9 ? (steps.at(-1)?.depth ?? 0) * at.along[0] : 0;
+      const wide = reach === 0 ? (steps[0]?.diameter ?? 0) / 2 : 0;
+      const [a, b] = [at.at[0] - wide, at.at[0] + reach + wide];
+      return { x0: Math.min(a, b), x1: Math.max(a, b) };
+    }
+    case 'treat':
+      return { x0: effect.treated.on.x0, x1: effect.treated.on.x1 };
+    case 'split':
+      return { x0: effect.at.at[0], x1: effect.at.at[0] };
+    case 'flat':
+      return effect.sawn && Math.abs(effect.flat.at.along[0]) < 0.9
+        ? null
+        : { x0: effect.flat.at.at[0], x1: effect.flat.at.at[0] };
+    default:
+      return null;
+  }
+}

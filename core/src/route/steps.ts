@@ -1,0 +1,190 @@
+import { len } from '../measure/index.js';
+import { datumPlace } from './datum.js';
+import type { Lengths, Operation, Route, Said } from './operation.js';
+import type { Played } from './play.js';
+import { woodOf, type Held, type Shop } from './shop.js';
+import { setupKey, type Place, type SetupState, type Step, type Wait } from './step.js';
+
+/** What of the workshop decides how operations are grouped and counted. */
+export interface StepSite {
+  partId: string;
+  /** what must be on the lathe beside what holds */
+  fixtures: readonly string[];
+  /** the tailstock is used for this way of holding */
+  tail: boolean;
+  /** minutes to set a place up */
+  setups: Record<Place, number>;
+  /** minutes to put a piece back on the lathe */
+  remount: number;
+  lengths: Lengths;
+}
+
+/** Holds that a piece can be taken out of and put back into without losing its axis. */
+const COMES_BACK: ReadonlySet<Held['drive']['by']> = new Set([
+  'spur centre',
+  'ring centre',
+  'thread',
+  'through rod',
+  'dowel',
+  'friction face',
+  'vise',
+  'fed by hand',
+]);
+
+/** The operations of a route as they are done and recorded: what must come before is what they need, nothing else. */
+export function stepsOf(route: Route, played: Played, site: StepSite): Step[] {
+  const drafts = route.operations.map((operation, i): Step => {
+    const before = played.before[i] ?? played.end;
+    const after = played.before[i + 1] ?? played.end;
+    const setup = setupOf(operation, before, after, site);
+    return {
+      id: operation.id,
+      partId: site.partId,
+      stage: operation.stage,
+      title: operation.title,
+      words: [...operation.words, ...profileWords(operation, before, site.lengths)],
+      setup,
+      speed: operation.speed ?? null,
+      setupMinutes: site.setups[setup.place],
+      minutes: operation.minutes.each,
+      remountMinutes: setup.place === 'lathe' ? site.remount : 0,
+      wait: waitOf(operation),
+      locks: (played.locks.get(operation.id) ?? []).map(({ op, need, minutes = 0 }) => ({
+        stepId: op,
+        reason: `${need}.`,
+        minutes,
+      })),
+      timers: operation.timers ?? [],
+      measures: operation.measures ?? [],
+      against: operation.kind === 'measure' ? 'finished' : 'cut',
+      trialFit: operation.kind === 'try',
+      operation,
+    };
+  });
+  return inRuns(drafts.map(besideItsBit), played);
+}
+
+/** Into and out of the vise is done with the bit that is in the press: no set-up lies between. */
+function besideItsBit(step: Step, i: number, all: readonly Step[]): Step {
+  if (step.operation?.kind !== 'hold' || step.setup.place !== 'drill press') return step;
+  const near = letsGo(step)
+    ? all.slice(0, i).findLast((s) => s.operation?.kind === 'bore')
+    : all.slice(i).find((s) => s.operation?.kind === 'bore');
+  return near?.setup.place === 'drill press' ? { ...step, setup: near.setup } : step;
+}
+
+const letsGo = ({ operation }: Step): boolean =>
+  operation?.effects.some((e) => e.do === 'hold' && e.held === null) === true;
+
+/** Taking hold belongs to what follows, letting go to what was done in the hold. */
+function phasesOf(steps: readonly Step[]): string[] {
+  const phases = steps.map((s) => (s.operation?.kind === 'hold' ? null : phaseOf(s)));
+  return steps.map((step, i) => {
+    const own = phases[i];
+    if (own) return own;
+    const near = letsGo(step)
+      ? phases.slice(0, i).findLast((p) => p !== null)
+      : phases.slice(i).find((p) => p !== null);
+    return near ?? 'turn';
+  });
+}
+
+/** Steps of one set-up and one kind of work are one run; what loses its axis when it comes off stays on to the end. */
+function inRuns(steps: readonly Step[], { before, end }: Played): Step[] {
+  const turned = steps.findIndex((s) => s.setup.place === 'lathe' && s.operation?.kind === 'cut');
+  const phases = phasesOf(steps);
+  let run = 0;
+  return steps.map((step, i) => {
+    const last = steps[i - 1];
+    const held = before[i]?.held ?? (before[i + 1] ?? end).held;
+    const stays = held !== null && held.place === 'lathe' && !COMES_BACK.has(held.drive.by);
+    const same =
+      last !== undefined &&
+      setupKey(last.setup) === setupKey(step.setup) &&
+      (stays || phases[i - 1] === phases[i]);
+    if (i > 0 && !same) run++;
+    return { ...step, run, prepares: turned < 0 || i < turned };
+  });
+}
+
+/** What kind of work it is, as somebody who does one thing on all pieces would part it. */
+const phaseOf = ({ stage }: Step): string => (stage === 'mark' || stage === 'mount' ? 'turn' : stage);
+
+function setupOf(operation: Operation, before: Shop, after: Shop, { fixtures, tail }: StepSite): SetupState {
+  const held = after.held ?? before.held;
+  if (!held) return onBench(operation);
+  const bit = operation.kind === 'bore' && operation.tool !== undefined ? `${operation.tool}, ` : '';
+  return {
+    place: held.place,
+    holding: `${bit}${held.drive.words}`,
+    tailstock: held.place !== 'lathe' ? 'not used' : held.tail ? 'up' : tail ? 'away' : 'not used',
+    ...(held.place === 'lathe' && fixtures.length > 0 ? { fixtures: [...fixtures] } : {}),
+  };
+}
+
+/** Where it is done when nothing holds it. */
+function onBench({ kind, effects }: Operation): SetupState {
+  const at = (place: Place, holding: string): SetupState => ({ place, holding, tailstock: 'not used' });
+  switch (kind) {
+    case 'saw':
+    case 'cut':
+      return at(
+        'saw',
+        effects.some((e) => e.do === 'stock' || kind === 'cut') ? 'fence and stop' : 'corner cradle',
+      );
+    case 'measure':
+      return at('bench', 'calliper');
+    case 'treat':
+      return at('bench', 'finishing');
+    default:
+      return at('bench', 'bench');
+  }
+}
+
+/** The longest wait that an operation begins, for what people plan their day by. */
+function waitOf({ effects }: Operation): Wait | null {
+  const waits = effects.flatMap((e) => (e.do === 'wait' ? [e.wait] : []));
+  return waits.reduce<Wait | null>((longest, { what, minutes }) => {
+    const most = Math.max(0, ...Object.values(minutes));
+    return most > (longest?.minutes ?? 0) ? { minutes: most, what } : longest;
+  }, null);
+}
+
+/** What a shape is turned to, place by place, from the end that stands now: what is cut is what stands here. */
+function profileWords(operation: Operation, before: Shop, lengths: Lengths): string[] {
+  if (operation.doing !== 'shape' && operation.doing !== 'hollow') return [];
+  const from = operation.said.find((s) => s.from !== null);
+  const wood = woodOf(before, operation.on[0] ?? '');
+  const place = from?.from && wood ? datumPlace(wood, from.from, lengths) : null;
+  const stops = stopsOf(operation.said);
+  const [only] = stops;
+  if (stops.length < 2 || !only || !place) return [];
+  const words = told(stops).map(({ x, across, off }) => `${len(x)} ⌀ ${len(across)}${off}`);
+  return [`From ${place.words}: ${words.join(' → ')}.`];
+}
+
+/** Of a curve that is made of many short arcs its ends, its highest and its lowest place are told. */
+const MOST_STOPS = 5;
+function told(stops: Stop[]): Stop[] {
+  if (stops.length <= MOST_STOPS) return stops;
+  const by = [...stops].sort((a, b) => a.across - b.across);
+  const chosen = new Set([stops[0], stops.at(-1), by[0], by.at(-1)]);
+  return stops.filter((s) => chosen.has(s)).map((s) => ({ ...s, off: '' }));
+}
+
+/** A place of a profile as it is said. mm */
+interface Stop {
+  x: number;
+  across: number;
+  off: string;
+}
+
+function stopsOf(said: readonly Said[]): Stop[] {
+  return said.flatMap(({ name, mm }, i) => {
+    if (name !== 'from' && name !== 'to') return [];
+    const curve = said[i + 2];
+    const off =
+      curve?.name === 'round by' || curve?.name === 'hollow by' ? ` (${curve.name} ${len(curve.mm)})` : '';
+    return [{ x: mm, across: said[i + 1]?.mm ?? 0, off }];
+  });
+}

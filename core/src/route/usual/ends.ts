@@ -1,0 +1,102 @@
+import type { PartEnd } from '../../pattern/index.js';
+import type { Bench } from './bench.js';
+import { drillAt } from './drill.js';
+import { each, MINUTES } from './minutes.js';
+import { fitIn } from './prepare.js';
+import { NIB } from './profiles.js';
+import { tips } from './shape.js';
+import { coat } from './surface.js';
+
+/** How long a nib is made, mm: a saw goes in beside it. */
+const NIB_LONG = 5;
+
+/** Parted down beside an end until only a nib carries it. */
+export function nib(bench: Bench, end: PartEnd): void {
+  const { wood, writer, work } = bench;
+  const waste = bench.waste(end);
+  const long = Math.min(NIB_LONG, waste);
+  const reach = bench.tip(end).reduce((sum, s) => sum + s.x1 - s.x0, 0);
+  writer.cut({
+    wood,
+    doing: 'nib',
+    subject: `${end} end`,
+    profile: {
+      from: bench.datum(end),
+      x: waste - long,
+      diameter: 2 * NIB,
+      to: [{ x: waste + reach, diameter: 2 * NIB }],
+    },
+    title: `Part the ${end} end down to a nib`,
+    words: ['Leave the nib: it carries the work until the lathe stands.'],
+    tool: work.parter.name,
+    speed: bench.speed('part off'),
+    minutes: each(MINUTES.nib),
+  });
+}
+
+export function sawNib(bench: Bench, end: PartEnd): void {
+  const { wood, writer } = bench;
+  writer.part({
+    wood,
+    subject: `${end} nib`,
+    from: bench.datum(end),
+    mm: bench.waste(end),
+    into: end === 'reference' ? [null, wood] : [wood, null],
+    title: `Saw the nib of the ${end} end and pare it flush`,
+    words: ['Sand the end with the last grits, by hand.'],
+    tool: 'fine saw',
+    minutes: each(MINUTES.part),
+  });
+}
+
+/** The waste at the tail is cut away with nothing there but the drive, its tip turned before. */
+export function tailEnd(bench: Bench): void {
+  const { work, lie, wood, writer } = bench;
+  tips(bench, lie.tail, 'turning');
+  writer.part({
+    wood,
+    subject: `${lie.tail} end`,
+    from: bench.datum('reference'),
+    mm: bench.from(lie.tail === 'reference' ? 0 : work.outline.length),
+    into: lie.tail === 'reference' ? [null, wood] : [wood, null],
+    title: 'Cut the waste at the tail away',
+    words: ['Light cuts to the middle; what is beyond falls. Sand the end before the finish.'],
+    tool: 'skew',
+    speed: bench.speed('part off'),
+    minutes: each(MINUTES.part),
+  });
+}
+
+/** Off the lathe: late holes, the sizes, coats that are put on a standing piece, and what is put in at the end. */
+export function finishOff(bench: Bench): void {
+  drillAt(bench, 'after parting');
+  fitIn(bench, 'after the tenon', bench.lie.drive);
+  measure(bench);
+  coat(bench, false);
+  fitIn(bench, 'at the end');
+}
+
+/** What hides the wood is not measured through. */
+function measure(bench: Bench): void {
+  const { work, wood, writer } = bench;
+  const { length } = work.outline;
+  const hidden = (x: number) =>
+    work.fits.some(
+      ({ covers, end, when }) =>
+        when === 'after the tenon' && (end === 'reference' ? x < covers - 1e-6 : x > length - covers + 1e-6),
+    );
+  const open = work.layout.sizing.filter((s) => !hidden(s.x));
+  const on = work.outline.spans.flatMap((span) => {
+    const skin = bench.amid(span);
+    return skin && open.some((s) => s.x >= span.x0 - 1e-6 && s.x <= span.x1 + 1e-6) ? [skin] : [];
+  });
+  writer.look('measure', {
+    wood,
+    subject: 'all',
+    on,
+    title: 'Measure',
+    words: ['Measure every station once, calliper square to the axis.'],
+    measures: open.map((s) => s.id),
+    minutes: each(MINUTES.measurePerStation * open.length),
+  });
+}

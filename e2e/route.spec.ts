@@ -1,0 +1,175 @@
+import { expect, test, type Page } from '@playwright/test';
+import { enterDemo } from './door.js';
+
+/** What the lathe screen shows of a step: its title, its one figure, and the wood as it is drawn. */
+interface Shown {
+  title: string;
+  label: string;
+  /** the figure, mm; null where it is in words */
+  mm: number | null;
+  work: { x0: number; x1: number } | null;
+  /** corners of the standing wood, mm: x of the piece, height over the axis */
+  wood: { x: number; r: number }[];
+}
+
+/** Reads the screen with the ruler that is on it: nothing is known but what a person sees. */
+const shown = (page: Page): Promise<Shown> =>
+  page.evaluate(() => {
+    const number = (element: Element, name: string) => Number(element.getAttribute(name));
+    const ticks = [...document.querySelectorAll('.strip-ruler text')].map((t) => ({
+      px: number(t, 'x'),
+      mm: Number(t.textContent),
+    }));
+    const [a, b] = [ticks[0]!, ticks.at(-1)!];
+    const scale = (b.px - a.px) / (b.mm - a.mm);
+    const at = (px: number) => a.mm + (px - a.px) / scale;
+    const axis = number(document.querySelector('.strip-axis')!, 'y1');
+    const wood = [...document.querySelectorAll('.standing-edge')].flatMap((path) =>
+      (path.getAttribute('d') ?? '')
+        .slice(1, -1)
+        .split('L')
+        .map((corner) => corner.split(',').map(Number) as [number, number])
+        .filter(([, y]) => y <= axis)
+        .map(([x, y]) => ({ x: at(x), r: (axis - y) / Math.abs(scale) })),
+    );
+    const place = document.querySelector('.work-place rect');
+    const [left, width] = place ? [number(place, 'x'), number(place, 'width')] : [0, 0];
+    const ends = [at(left), at(left + width)];
+    const text = document.querySelector('.run-figure')?.textContent ?? '';
+    return {
+      title: document.querySelector('.run-what h1')?.textContent ?? '',
+      label: document.querySelector('.run-do .run-soft')?.textContent ?? '',
+      mm: /^\d/.test(text) && text.includes('mm') ? parseFloat(text) : null,
+      work: place ? { x0: Math.min(...ends), x1: Math.max(...ends) } : null,
+      wood,
+    };
+  });
+
+/** How thick the drawn wood is over a stretch: its thickest and its thinnest place. mm */
+function across(wood: Shown['wood'], { x0, x1 }: { x0: number; x1: number }) {
+  const inset = Math.min(0.3, (x1 - x0) / 4);
+  const there = wood.filter((p) => p.x >= x0 + inset && p.x <= x1 - inset).map((p) => 2 * p.r);
+  return { most: Math.max(...there), least: Math.min(...there) };
+}
+
+/** Orders one of a pattern, held as it is said, and goes to the lathe. */
+async function toTheLathe(page: Page, pattern: string, mount?: RegExp): Promise<void> {
+  await enterDemo(page);
+  await page.getByRole('link', { name: 'Patterns' }).click();
+  await page
+    .locator('.shelf')
+    .getByRole('link', { name: new RegExp(pattern) })
+    .click();
+  await page.getByRole('button', { name: 'Order some' }).click();
+  await page.getByLabel('How many').fill('1');
+  await page.getByLabel('How many').press('Tab');
+  if (mount) {
+    await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: /Mount/ }).click();
+    await page.getByRole('button', { name: mount }).click();
+  }
+  await page.getByRole('button', { name: 'Keep the plan' }).click();
+  await page.getByRole('link', { name: 'To the lathe' }).click();
+  await expect(page.locator('.run-what h1')).toBeVisible();
+}
+
+/** Does every step of the piece one after the other, as they come, and gives what each showed before and after. */
+async function makeIt(page: Page): Promise<{ before: Shown; after: Shown }[]> {
+  const seen: { before: Shown; after: Shown }[] = [];
+  const finished = page.getByText('Every piece is done.');
+  const done = page.getByRole('button', { name: /^Done(, not (measured|checked))?$/ });
+  const unlock = page.getByRole('button', { name: 'Do it all the same' });
+  const anyhow = page.getByRole('button', { name: 'Look at that step' });
+  let before: Shown | null = null;
+  for (;;) {
+    await expect(finished.or(done).or(unlock).or(anyhow).first()).toBeVisible();
+    if (await finished.isVisible()) return seen;
+    if (await anyhow.isVisible()) await anyhow.click();
+    if (await unlock.isVisible()) {
+      await unlock.click();
+      await page.getByLabel('Why is it right this time?').fill('quick glue');
+      await page.getByRole('button', { name: 'Unlock' }).click();
+    }
+    await expect(done).toBeVisible();
+    const now = await shown(page);
+    if (before) seen.push({ before, after: now });
+    before = now;
+    await done.click();
+    await expect(page.locator('.run-what h1').filter({ hasText: now.title, visible: true })).toHaveCount(0);
+  }
+}
+
+/** After each cut the wood that is drawn is as thick as the figure on the screen said. */
+function agrees(seen: readonly { before: Shown; after: Shown }[]): number {
+  let compared = 0;
+  for (const { before, after } of seen) {
+    if (before.mm === null || !before.work) continue;
+    const found = across(after.wood, before.work);
+    const where = `${before.title}, ${before.label} ${before.mm}`;
+    switch (before.label) {
+      case 'round to':
+      case 'part down to':
+      case 'tenon':
+      case 'nib':
+        expect(found.most, where).toBeLessThan(before.mm + 0.3);
+        compared++;
+        break;
+      case 'crown':
+      case 'straight at':
+        // what is left for sanding still stands on it
+        expect(found.most, where).toBeGreaterThan(before.mm - 0.3);
+        expect(found.most, where).toBeLessThan(before.mm + 0.9);
+        compared++;
+        break;
+      case 'bottom':
+        expect(found.least, where).toBeGreaterThan(before.mm - 0.3);
+        expect(found.least, where).toBeLessThan(before.mm + 1.2);
+        compared++;
+        break;
+    }
+  }
+  return compared;
+}
+
+const titles = (seen: readonly { before: Shown }[]) => seen.map((s) => s.before.title);
+
+test('a leg keeps its square: only the rest is roughed, and the drawn wood follows every figure', async ({
+  page,
+}) => {
+  await toTheLathe(page, 'Footstool leg');
+  const seen = await makeIt(page);
+  expect(agrees(seen)).toBeGreaterThan(5);
+  const order = titles(seen);
+  expect(order).toContain('Rough to round, after the square');
+  expect(order.indexOf('Stop the lathe and take it off')).toBeLessThan(
+    order.findIndex((t) => t.startsWith('Saw the nib')),
+  );
+  // the square is as thick at the end as it was sawn
+  const [blank, last] = [seen[0]!.before, seen.at(-1)!.after];
+  const thickest = (wood: Shown['wood']) => Math.max(...wood.map((p) => p.r));
+  expect(thickest(last.wood)).toBeCloseTo(thickest(blank.wood), 1);
+});
+
+test('a finial goes into the chuck by a tenon that was turned before, and comes off at the end', async ({
+  page,
+}) => {
+  await toTheLathe(page, 'Gallery finial');
+  const seen = await makeIt(page);
+  expect(agrees(seen)).toBeGreaterThan(8);
+  const order = titles(seen);
+  const at = (title: string) => order.findIndex((t) => t.startsWith(title));
+  expect(at('Turn a tenon for the jaws')).toBeLessThan(at('In the chuck by its tenon'));
+  expect(at('In the chuck by its tenon')).toBeLessThan(at('Sand'));
+  expect(at('Tailstock away')).toBeLessThan(at('Part it off'));
+  expect(at('Tailstock away')).toBeGreaterThan(at('Sand'));
+});
+
+test('a stopper is bored before it is round, and its insert cures before it turns', async ({ page }) => {
+  await toTheLathe(page, 'Dovecote carafe stopper');
+  const seen = await makeIt(page);
+  expect(agrees(seen)).toBeGreaterThan(5);
+  const order = titles(seen);
+  const at = (title: string) => order.findIndex((t) => t.startsWith(title));
+  expect(at('Square the reference end')).toBeLessThan(at('Drill the insert hole'));
+  expect(at('Glue the insert in')).toBeLessThan(at('Screw it on the mandrel'));
+  expect(at('Trial fit')).toBeLessThan(at('Sand'));
+});

@@ -1,0 +1,50 @@
+import { runsOf, type PartPlan, type Step } from '@compas/core';
+import { Say } from '../ui/Length.js';
+
+/** How the piece is made, line by line: each set-up with what is done in it, and what holds the wood meanwhile. */
+export function RouteList({ part }: { part: PartPlan }) {
+  return (
+    <ol className="route" aria-label="How it is made">
+      {runsOf(part.steps).map((run) => {
+        const [first] = run.steps;
+        return (
+          <li key={run.id}>
+            <h3>
+              {run.title}
+              {first && <SetUp step={first} />}
+            </h3>
+            <ol>
+              {run.steps.map((step) => (
+                <li key={step.id}>
+                  <b>{step.title}</b>
+                  {step.operation?.tool !== undefined && <> — {<Say text={step.operation.tool} />}</>}
+                  {step.words.map((words) => (
+                    <p key={words}>
+                      <Say text={words} />
+                    </p>
+                  ))}
+                </li>
+              ))}
+            </ol>
+          </li>
+        );
+      })}
+    </ol>
+  );
+}
+
+/** What the place is set to: the bench says no more than that it is the bench. */
+function SetUp({ step: { setup } }: { step: Step }) {
+  const { place, holding, tailstock } = setup;
+  return (
+    <span className="soft">
+      {place}
+      {holding !== place && (
+        <>
+          , <Say text={holding} />
+        </>
+      )}
+      {place === 'lathe' && tailstock !== 'not used' && `, tailstock ${tailstock}`}
+    </span>
+  );
+}

@@ -1,0 +1,101 @@
+import { radiusAt, type Outline, type SilhouettePoint, type StandingWood, type Tone } from '@compas/core';
+import { memo, useId } from 'react';
+import { useFrame, type Frame } from './frame.js';
+import { wholePath } from './paths.js';
+import { TONES } from './tones.js';
+
+interface StandingProps {
+  standing: StandingWood;
+  outline: Outline;
+  tone: Tone;
+}
+
+/** The wood as it stands now: what will be the piece in its tone, what is still waste hatched, the drawing dashed. */
+export const StandingLayer = memo(function StandingLayer({ standing, outline, tone }: StandingProps) {
+  const frame = useFrame();
+  const hatch = useId();
+  const tint = TONES[tone];
+  const { silhouette, pieceAt, pieceRuns } = standing;
+  const ofPiece = (x: number) => (x - pieceAt) * pieceRuns;
+  const at = (x: number) => frame.at(ofPiece(x));
+  const kept = ({ x, outside }: SilhouettePoint) => {
+    const place = ofPiece(x);
+    return place < 0 || place > outline.length ? 0 : Math.min(outside, radiusAt(outline, place));
+  };
+  return (
+    <g className="standing">
+      <defs>
+        <pattern id={hatch} width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <line x1="0" y1="0" x2="0" y2="7" className="hatch" />
+        </pattern>
+      </defs>
+      {silhouette.map((run) => {
+        const whole = bandPath(
+          run,
+          frame,
+          at,
+          (p) => p.outside,
+          (p) => -p.outside,
+        );
+        return (
+          <g key={run[0]?.x}>
+            <path d={whole} fill={tint.section} />
+            <path d={whole} fill={`url(#${hatch})`} className="standing-edge" />
+            <path d={bandPath(run, frame, at, kept, () => 0)} fill={tint.outside} />
+            <path
+              d={bandPath(
+                run,
+                frame,
+                at,
+                () => 0,
+                (p) => -kept(p),
+              )}
+              fill={tint.section}
+            />
+            <path
+              d={bandPath(
+                run,
+                frame,
+                at,
+                () => 0,
+                (p) => -p.inside,
+              )}
+              className="strip-hole"
+            />
+          </g>
+        );
+      })}
+      <path d={wholePath(outline, frame)} className="standing-drawn" />
+    </g>
+  );
+});
+
+/** Closed path between an upper and a lower line along a run. */
+function bandPath(
+  run: readonly SilhouettePoint[],
+  frame: Frame,
+  at: (x: number) => number,
+  upper: (p: SilhouettePoint) => number,
+  lower: (p: SilhouettePoint) => number,
+): string {
+  const px = (value: number) => value.toFixed(2);
+  const corner = (p: SilhouettePoint, r: number) => `${px(at(p.x))},${px(frame.up(r))}`;
+  const top = run.map((p) => corner(p, upper(p)));
+  const under = run.toReversed().map((p) => corner(p, lower(p)));
+  return `M${[...top, ...under].join('L')}Z`;
+}
+
+/** Where the step works: the stretch of wood that is to be looked at. */
+export function WorkLayer({ standing: { work, pieceAt, pieceRuns } }: { standing: StandingWood }) {
+  const frame = useFrame();
+  if (!work) return null;
+  const [a, b] = [work.x0, work.x1].map((x) => frame.at((x - pieceAt) * pieceRuns)) as [number, number];
+  const width = Math.max(3, Math.abs(b - a));
+  const middle = (a + b) / 2;
+  return (
+    <g className="work-place">
+      <rect x={middle - width / 2} y={6} width={width} height={frame.height - 36} />
+      <path d={`M${middle},${frame.height - 30} l-9,-12 h18 Z`} />
+    </g>
+  );
+}
