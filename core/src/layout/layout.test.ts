@@ -40,10 +40,13 @@ describe('layout', () => {
   });
 
   it('has one mark at each transition, with both diameters at a shoulder', () => {
-    expect(layout.marks.map((m) => [m.x, m.before, m.after])).toEqual([
+    const tenths = (mm: number) => Number(mm.toFixed(6));
+    expect(layout.marks.map((m) => [m.x, tenths(m.before), tenths(m.after)])).toEqual([
       [0, 0, 20],
       [18, 20, 26],
+      [21, 30, 30],
       [24, 26, 26],
+      [29, 20, 20],
       [34, 26, 26],
     ]);
   });
@@ -102,6 +105,28 @@ describe('marks from a datum', () => {
     ]);
     expect(sizing.every((s) => s.from === s.x - 12)).toBe(true);
     expect(layoutOf(grooved, { ...site, datum: 'gone' }).datum?.id).toBe('start');
+  });
+
+  it('has a notch for every place that is sized: crowns and bottoms as well, none twice', () => {
+    const beads = outlineOf({
+      id: 't',
+      startDiameter: dim(20),
+      elements: [
+        { kind: 'bead', id: 'b', length: dim(8), crown: dim(26) },
+        { kind: 'cove', id: 'c', length: dim(10), bottom: dim(14) },
+        { kind: 'taper', id: 't', length: dim(20), endDiameter: dim(30) },
+      ],
+    });
+    const { marks, sizing } = layoutOf(beads, { ...site, bores: [] });
+    expect(marks.map((m) => [m.x, m.does])).toEqual([
+      [0, 'end'],
+      [4, 'size'],
+      [8, 'change'],
+      [13, 'size'],
+      [18, 'change'],
+      [38, 'end'],
+    ]);
+    for (const { x } of sizing) expect(marks.some((m) => Math.abs(m.x - x) < 0.3)).toBe(true);
   });
 
   it('leave nothing for sanding when nothing is sanded, and more for a coarser start', () => {

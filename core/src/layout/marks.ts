@@ -20,7 +20,7 @@ export interface Mark {
 }
 
 /** What happens at a mark; each has its own sign on the stick. */
-type MarkDoes = 'end' | 'change' | 'shoulder' | 'groove' | 'hole';
+type MarkDoes = 'end' | 'change' | 'shoulder' | 'groove' | 'hole' | 'size';
 
 /** A diameter that is sized at the lathe before shaping, and measured afterwards. */
 export interface SizingCut {
@@ -124,8 +124,25 @@ function marksOf(outline: Outline, bores: readonly Bore[]): Mark[] {
   }
   const end = marks.at(-1);
   if (end) end.does = 'end';
-  return [...marks, ...grooves(outline), ...bores.map(boreMark(outline))].sort((a, b) => a.x - b.x);
+  const drawn = [...marks, ...grooves(outline), ...bores.map(boreMark(outline))];
+  return [...drawn, ...sizedMarks(outline, drawn)].sort((a, b) => a.x - b.x);
 }
+
+/** Every place that is sized has its notch: crowns and bottoms that fall on no other. */
+const sizedMarks = (outline: Outline, marks: readonly Mark[]): Mark[] =>
+  stations(outline)
+    .filter(({ x }) => marks.every((m) => Math.abs(m.x - x) > SAME_NOTCH))
+    .map(({ id, x, label, finished }) => ({
+      id,
+      x,
+      label,
+      before: finished,
+      after: finished,
+      does: 'size',
+    }));
+
+/** Nearer than this two notches are one, mm. */
+const SAME_NOTCH = 0.3;
 
 /** A V is cut at its bottom: its own notch falls between those of its rims. */
 const grooves = (outline: Outline): Mark[] =>

@@ -1,5 +1,6 @@
 import type { CoatOn, FitIn, Work } from '../route/index.js';
 import type { Part } from '../pattern/index.js';
+import type { Centre } from '../workshop/index.js';
 import { fittedJoins } from './fittedJoins.js';
 import type { PlanInputs } from './inputs.js';
 import type { PartDraft, PlannedHardware } from './partPlan.js';
@@ -10,6 +11,7 @@ export function routeWork(part: Part, draft: PartDraft, inputs: PlanInputs): Wor
   const parter = inputs.workshop.tools
     .filter((t) => t.kind === 'parting tool')
     .sort((a, b) => a.width - b.width)[0];
+  const centre = (kind: Centre['kind']) => inputs.workshop.centres.find((c) => c.kind === kind);
   const rougher = inputs.workshop.tools.find((t) => t.kind === 'roughing gouge');
   return {
     part,
@@ -34,6 +36,10 @@ export function routeWork(part: Part, draft: PartDraft, inputs: PlanInputs): Wor
     sanding: sandingOf(draft),
     coats: coatsOf(draft),
     cuts: draft.cuts,
+    centres: {
+      drive: (centre('ring') ?? centre('stepped') ?? centre('spur'))?.name ?? 'drive centre',
+      live: centre('live')?.name ?? 'live centre',
+    },
     rougher: rougher?.name ?? 'roughing gouge',
     parter: { name: parter?.name ?? 'parting tool', width: parter?.width ?? USUAL_PARTING },
   };

@@ -224,12 +224,39 @@ describe('the order of the usual route', () => {
   const ids = (route: Route) => route.operations.map((o) => o.id);
 
   it('between centres: nothing is parted while it spins, the nib at the drive is cut last', () => {
-    const order = ids(routed(body, part, 'between centres')!.route);
+    const pin = PARTS.find(({ name }) => name.startsWith('Rolling pin'))!;
+    const order = ids(routed(pin.body, pin.part, 'between centres')!.route);
     const at = (id: string) => order.findIndex((own) => own.startsWith(id));
     expect(at('nib:far end')).toBeLessThan(at('nib:reference end'));
     expect(at('nib:reference end')).toBeLessThan(at('hold:off'));
     expect(at('hold:off')).toBeLessThan(at('part:far nib'));
     expect(order.some((id) => id.startsWith('hold:tail away'))).toBe(false);
+  });
+
+  it('saws the end of a square to length: no nib is parted on its corners, its waste is never roughed', () => {
+    const { route } = routed(body, part, 'between centres')!;
+    const order = ids(route);
+    expect(order.filter((id) => id.startsWith('nib:'))).toEqual(['nib:far end']);
+    expect(order.filter((id) => id.startsWith('rough:'))).toEqual(['rough:round 2']);
+    const sawn = route.operations.find((o) => o.id === 'part:reference nib')!;
+    expect(sawn.title).toBe('Saw the square to length at its reference end');
+    expect(order.indexOf('hold:off:blank part1')).toBeLessThan(order.indexOf(sawn.id));
+  });
+
+  it('sizes each place just before the first feature that it bounds, and none twice', () => {
+    for (const { body: own, part: one } of PARTS) {
+      const made = routed(own, one, 'between centres')!;
+      const order = made.route.operations.filter((o) => o.doing === 'size' || o.doing === 'shape');
+      const places = order.flatMap((o) =>
+        o.doing === 'size' ? o.effects.flatMap((e) => (e.do === 'cut' ? [e.skin.profile[0]!.x0] : [])) : [],
+      );
+      places.sort((a, b) => a - b).forEach((x, i) => expect(x - (places[i - 1] ?? -9)).toBeGreaterThan(0.5));
+      // after a place has been sized a feature follows: places are not sized all at once
+      order.forEach((o, i) => {
+        if (o.doing === 'size')
+          expect(order.slice(i + 1, i + 4).some((next) => next.doing === 'shape')).toBe(true);
+      });
+    }
   });
 
   it('leaves a square square: what is roughed and sanded keeps off it', () => {

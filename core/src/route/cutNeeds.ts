@@ -33,7 +33,7 @@ function alignedNeeds(wood: Wood, skin: Skin, { id }: Operation): Need[] {
     return s.side === 'outside' && own !== null && stretch !== null && overlap(own, stretch) > 0;
   });
   const last = under.at(-1);
-  if (id.startsWith('rough') || skin.side === 'inside') return [];
+  if (id.startsWith('rough') || skin.side === 'inside' || stretch === null) return [];
   if (!last && clipsCorners(wood, skin)) return [];
   if (!last)
     return [unmet('It is not round here yet.', 'Raw stock does not run true.', 'Rough it to round first.')];

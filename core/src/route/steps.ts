@@ -1,8 +1,8 @@
 import { len } from '../measure/index.js';
-import { datumPlace } from './datum.js';
+import { datumPlace, type DatumPlace } from './datum.js';
 import type { Lengths, Operation, Route, Said } from './operation.js';
 import type { Played } from './play.js';
-import { woodOf, type Held, type Shop } from './shop.js';
+import { woodOf, type Held, type Shop, type Wood } from './shop.js';
 import { setupKey, type Place, type SetupState, type Step, type Wait } from './step.js';
 
 /** What of the workshop decides how operations are grouped and counted. */
@@ -127,11 +127,9 @@ function onBench({ kind, effects }: Operation): SetupState {
   const at = (place: Place, holding: string): SetupState => ({ place, holding, tailstock: 'not used' });
   switch (kind) {
     case 'saw':
+      return at('saw', effects.some((e) => e.do === 'stock') ? 'fence and stop' : 'corner cradle');
     case 'cut':
-      return at(
-        'saw',
-        effects.some((e) => e.do === 'stock' || kind === 'cut') ? 'fence and stop' : 'corner cradle',
-      );
+      return effects.some((e) => e.do === 'flat') ? at('saw', 'fence and stop') : at('bench', 'bench');
     case 'measure':
       return at('bench', 'calliper');
     case 'treat':
@@ -158,9 +156,16 @@ function profileWords(operation: Operation, before: Shop, lengths: Lengths): str
   const place = from?.from && wood ? datumPlace(wood, from.from, lengths) : null;
   const stops = stopsOf(operation.said);
   const [only] = stops;
-  if (stops.length < 2 || !only || !place) return [];
+  if (stops.length < 2 || !only || !place || !wood) return [];
   const words = told(stops).map(({ x, across, off }) => `${len(x)} ⌀ ${len(across)}${off}`);
-  return [`From ${place.words}: ${words.join(' → ')}.`];
+  return [`From ${place.words}${beforeFinished(wood, place)}: ${words.join(' → ')}.`];
+}
+
+/** How far the finished end lies behind the one that is measured from, while waste still stands before it. */
+function beforeFinished({ pieces }: Wood, { at }: DatumPlace): string {
+  const [piece] = pieces;
+  const waste = piece ? (piece.at.at[0] - at.at[0]) * at.along[0] : 0;
+  return waste > 0.05 && at.along[0] > 0 ? `, ${len(waste)} before the finished one` : '';
 }
 
 /** Of a curve that is made of many short arcs its ends, its highest and its lowest place are told. */

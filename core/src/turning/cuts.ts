@@ -1,5 +1,13 @@
 import { len, type Finding } from '../measure/index.js';
-import { circleOf, kindOf, nameOf, ownSegments, type ElementSpan, type Outline } from '../pattern/index.js';
+import {
+  circleOf,
+  extremes,
+  kindOf,
+  nameOf,
+  ownSegments,
+  type ElementSpan,
+  type Outline,
+} from '../pattern/index.js';
 import type { Tool, ToolKind } from '../workshop/index.js';
 
 /** One cut of the shaping, in order. */
@@ -50,12 +58,28 @@ export function orderOfCuts(
         length: span.x1 - span.x0,
         startDiameter: span.startDiameter,
         endDiameter: span.endDiameter,
+        ...beyondEnds(outline, span),
       }),
     };
   });
   const toolChanges = cuts.filter((c, i) => i > 0 && c.tool?.id !== cuts[i - 1]?.tool?.id).length;
   return { cuts, toolChanges, findings };
 }
+
+/** The thickest and the thinnest place inside a feature, where it is neither of its ends. mm */
+function beyondEnds(outline: Outline, span: ElementSpan): { crown?: number; valley?: number } {
+  const segments = ownSegments(outline, span.element.id);
+  if (segments.length === 0) return {};
+  const { largest, smallest } = extremes({ segments }, span.x0, span.x1);
+  const ends = [span.startDiameter, span.endDiameter];
+  return {
+    ...(largest.diameter > Math.max(...ends) + BEYOND ? { crown: largest.diameter } : {}),
+    ...(smallest.diameter < Math.min(...ends) - BEYOND ? { valley: smallest.diameter } : {}),
+  };
+}
+
+/** Less than this is no crown, mm. */
+const BEYOND = 0.05;
 
 /** Radius of the hollow of a span, Infinity when it has none, mm. */
 function tightestHollow(outline: Outline, span: ElementSpan): number {

@@ -259,7 +259,7 @@ const notch = (x: number, y: number): Ink[] => [
   },
 ];
 
-/** What happens at a mark, as a sign at its line: end ‖, shoulder a step, groove a V, hole a ring. */
+/** What happens at a mark, as a sign at its line: end ‖, shoulder a step, groove a V, hole a ring, sized amid a feature a pair of jaws. */
 function sign({ does, x: along }: Mark, x: number, y: number): Ink[] {
   const line = (points: [number, number][]): Ink[] => [{ kind: 'polyline', weight: 0.25, points }];
   switch (does) {
@@ -286,6 +286,15 @@ function sign({ does, x: along }: Mark, x: number, y: number): Ink[] {
       ]);
     case 'hole':
       return line(ring(x, y, 1.8));
+    case 'size':
+      // the jaws of a calliper
+      return [-1.4, 1.4].flatMap((side) =>
+        line([
+          [x + side, y - 2],
+          [x + side, y + 1],
+          [x + side / 3, y + 2],
+        ]),
+      );
     default:
       return [];
   }

@@ -72,6 +72,9 @@ export interface Standing {
   length: number;
   startDiameter: number;
   endDiameter: number;
+  /** thickest and thinnest place inside, where that lies beyond both ends */
+  crown?: number;
+  valley?: number;
 }
 
 /** Compiles elements that follow each other; handed in, so that a row can hold elements of every kind. */

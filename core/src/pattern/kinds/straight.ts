@@ -9,9 +9,13 @@ export const endsSwapped = <E extends Element & { endDiameter: { mm: number } }>
   { startDiameter }: Standing,
 ): E => ({ ...element, endDiameter: dim(startDiameter) });
 
-/** A plain cut from the thicker end to the thinner, or along when both are the same. */
-export function downhill(name: string, { startDiameter, endDiameter }: Standing): string {
+/** From a crown down both sides, from both rims into a valley, from the thicker end to the thinner, or along. */
+export function downhill(name: string, { startDiameter, endDiameter, crown, valley }: Standing): string {
   const [from, to] = [Math.max(startDiameter, endDiameter), Math.min(startDiameter, endDiameter)];
+  const ends = from === to ? len(from) : `${len(startDiameter)} and ${len(endDiameter)}`;
+  if (crown !== undefined)
+    return `Cut the ${name} from its crown of ${len(crown)} downhill to both ends, ${ends}.`;
+  if (valley !== undefined) return `Hollow the ${name} from both ends, ${ends}, down to ${len(valley)}.`;
   return from === to
     ? `Plane the ${name} to ${len(endDiameter)}.`
     : `Cut the ${name} downhill, from ${len(from)} to ${len(to)}.`;

@@ -1,3 +1,4 @@
+import { len } from '../../measure/index.js';
 import { extremes, type Outline, type PartEnd, type Segment, type Skin } from '../../pattern/index.js';
 import type { TurningStage } from '../../turning/index.js';
 import { datumPlace } from '../datum.js';
@@ -74,6 +75,15 @@ export class Bench {
     return this.waste('reference') + ofPart;
   }
 
+  /** A place of the part in words: from the end that stands now, and from the finished one while waste hides that. */
+  where(ofPart: number): string {
+    const waste = this.waste('reference');
+    const now = waste + ofPart < 0.05 ? 'at the first end' : `${len(waste + ofPart)} from the first end`;
+    return waste < 0.05
+      ? now
+      : `${now}, ${ofPart < 0.05 ? 'where the finished one lies' : `${len(ofPart)} from the finished one`}`;
+  }
+
   /** Drawn stretches as they are told now, from the end of the blank on the reference side. */
   told(segments: readonly Segment[]): SaidProfile {
     return saidOf(segments, LOW, { x: this.waste('reference'), runs: 1 });
@@ -122,6 +132,12 @@ export class Bench {
     const { x0, x1 } = reachOf(skin);
     const middle = (x0 + x1) / 2;
     return x1 - x0 > 1 ? { of: 'skin', id: skin.id, x0: middle - 0.2, x1: middle + 0.2 } : null;
+  }
+
+  /** Whether a square runs out at an end of the part. */
+  staysSquare(end: PartEnd): boolean {
+    const { squares = [], length } = this.work.outline;
+    return squares.some((s) => (end === 'reference' ? s.x0 < 0.01 : s.x1 > length - 0.01));
   }
 
   isShaped(elementId: string): boolean {

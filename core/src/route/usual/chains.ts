@@ -1,81 +1,15 @@
 import { len } from '../../measure/index.js';
-import type { PartEnd } from '../../pattern/index.js';
+import { saidOf } from '../say/cut.js';
 import type { Grip } from '../shop.js';
 import type { Bench } from './bench.js';
 import { drillAt } from './drill.js';
 import { finishOff, nib, sawNib, tailEnd } from './ends.js';
+import { betweenCentres, centre, fixtures, holdIt, liveCentre } from './holds.js';
 import { each, MINUTES } from './minutes.js';
 import { NoWay } from './noWay.js';
 import { fitIn } from './prepare.js';
 import { furtherAxes, mark, rough, shape, shapeOne, tips, tryOn } from './shape.js';
 import { coat, decorate, sand } from './surface.js';
-
-/** What is always done before it is switched on. */
-const BY_HAND = 'Turn it by hand once, rest locked.';
-
-/** A centre in an end: in its hole where it is drilled, else in the face. */
-export function centre(bench: Bench, end: PartEnd, by: Grip['by'], words: string): Grip {
-  const x = bench.standsAt(end);
-  const hole = bench.now.body.drilled.find(
-    (d) => Math.abs(d.at.at[0] - x) < 1e-6 && Math.abs(d.at.along[0]) > 0.99 && d.at.at[1] === 0,
-  );
-  return hole
-    ? { by, words, on: { of: 'hole', id: hole.id, x0: x, x1: x } }
-    : { by, words, on: { of: 'stock', id: 'stock', x0: x, x1: x } };
-}
-
-interface Taking {
-  by: string;
-  title: string;
-  words?: string[];
-  /** what drives, asked for anew each time: ends and holes change */
-  drive: () => Grip;
-  tail: () => Grip | null;
-  alone: boolean;
-  /** whether what was turned before runs true in it; what is put back into it does */
-  keepsTrue?: boolean;
-}
-
-/** Takes hold of the piece so, and goes on from there until something else takes it. */
-function holdIt(bench: Bench, { by, title, words = [], drive, tail, alone, keepsTrue = true }: Taking) {
-  const take = (pass?: string) =>
-    bench.writer.hold({
-      wood: bench.wood,
-      by,
-      ...(pass === undefined ? {} : { pass }),
-      place: 'lathe',
-      drive: drive(),
-      tail: tail(),
-      keepsTrue: pass !== undefined || keepsTrue,
-      title: pass === undefined ? title : `${title}, as before`,
-      words: pass === undefined ? [...words, BY_HAND] : [],
-      minutes: each(MINUTES.mount),
-    });
-  take();
-  bench.hold = { take, alone };
-}
-
-const fixtures = ({ work: { mount } }: Bench): string[] =>
-  (mount.fixtures ?? []).map((f) => `${f.charAt(0).toUpperCase()}${f.slice(1)}.`);
-
-/** The live centre in the tail end, or nothing where nothing supports it. */
-const liveCentre = (bench: Bench): Grip | null =>
-  bench.work.mount.tailstock === null
-    ? null
-    : centre(bench, bench.lie.tail, 'live centre', bench.work.mount.tailstock);
-
-function betweenCentres(bench: Bench, headstock = bench.work.mount.headstock): void {
-  const { lie, work } = bench;
-  holdIt(bench, {
-    by: 'centres',
-    drive: () => centre(bench, lie.drive, 'spur centre', headstock),
-    // between centres there always is one; a workshop without is told that it lacks it
-    tail: () => centre(bench, lie.tail, 'live centre', work.mount.tailstock ?? 'the live centre'),
-    alone: false,
-    title: `Between centres, the ${lie.drive} end at the headstock`,
-    words: headstock === work.mount.headstock ? fixtures(bench) : [],
-  });
-}
 
 /** Rounded, bored where that is wanted, marked, shaped, tried: all that is done in one hold before the surface. */
 function turn(bench: Bench): void {
@@ -93,8 +27,60 @@ function surface(bench: Bench): void {
 
 /** Turned whole between centres; the ends are parted to nibs, the lathe stopped, the nibs sawn and pared. */
 export function centresChain(bench: Bench): void {
+  turnedToNibs(bench);
+  for (const end of ['far', 'reference'] as const) tips(bench, end, 'hand');
+  finishOff(bench);
+}
+
+/** A ball is turned to nibs between centres; then its poles lie at the sides, and what is left of them is turned away. */
+export function cupsChain(bench: Bench): void {
+  const { work, wood, writer } = bench;
+  const [ball, ...others] = work.outline.spans;
+  if (ball?.element.kind !== 'sphere' || others.length > 0)
+    throw new NoWay(
+      'Only what is a ball and nothing else turns in cups about any axis.',
+      'Turn it between centres or in a chuck.',
+    );
+  turnedToNibs(bench);
+  const middle = (ball.x0 + ball.x1) / 2;
+  const on = bench.amid(ball);
+  if (on)
+    writer.hold({
+      wood,
+      by: 'cups',
+      place: 'lathe',
+      axis: { at: { mm: bench.from(middle), from: bench.datum('reference') }, lean: 90, direction: 0 },
+      drive: { by: 'cup', words: work.mount.headstock, on },
+      tail: { by: 'cup', words: work.mount.tailstock ?? 'the other cup', on },
+      keepsTrue: false,
+      title: 'Between the cups, its old poles to the sides',
+      words: [
+        'What stands proud shows as a shadow while it turns: scrape until there is none, then turn the ball a quarter and look again.',
+      ],
+      minutes: each(MINUTES.mount),
+    });
+  writer.cut({
+    wood,
+    doing: 'shape',
+    subject: 'poles',
+    profile: saidOf(
+      work.outline.segments.map((s) => ({ ...s, x0: s.x0 - middle, x1: s.x1 - middle })),
+      bench.datum('reference'),
+      { x: 0, runs: 1 },
+    ),
+    title: 'Scrape the poles round',
+    words: ['Light cuts with the scraper, towards the shadow.'],
+    speed: bench.speed('finish slow'),
+    minutes: each(3 * MINUTES.tip),
+  });
+  writer.takeOff(wood, 'Out of the cups', 'cups', each(MINUTES.tail));
+  finishOff(bench);
+}
+
+/** Shaped and surfaced between centres, taken off with the lathe standing, the nibs of both ends sawn. */
+function turnedToNibs(bench: Bench): void {
   betweenCentres(bench);
-  rough(bench, { pass: 'round' });
+  rough(bench, { pass: 'round', squareEndsSawn: true });
   turn(bench);
   furtherAxes(bench, ({ id, axis }) =>
     bench.writer.hold({
@@ -123,12 +109,10 @@ export function centresChain(bench: Bench): void {
   surface(bench);
   coat(bench, true);
   const ends = ([bench.lie.tail, bench.lie.drive] as const).filter((end) => bench.waste(end) > 1e-6);
-  ends.forEach((end) => nib(bench, end));
+  ends.filter((end) => !bench.staysSquare(end)).forEach((end) => nib(bench, end));
   bench.writer.takeOff(bench.wood, 'Stop the lathe and take it off', undefined, each(MINUTES.tail));
   bench.hold = null;
   ends.forEach((end) => sawNib(bench, end));
-  ends.forEach((end) => tips(bench, end, 'hand'));
-  finishOff(bench);
 }
 
 /** Held by something of its own that lasts: a thread, a hole, a straight end; the other end is finished without the tail. */
@@ -151,7 +135,7 @@ export function chuckChain(bench: Bench): void {
       'No jaws of the workshop close on anything as thin as this.',
       'Hold it another way, or enter smaller jaws in the workshop.',
     );
-  betweenCentres(bench, 'the drive centre');
+  betweenCentres(bench, work.centres.drive);
   rough(bench, { pass: 'round', over: 2, atDrive: tenon.diameter + 1 });
   writer.cut({
     wood,
@@ -181,7 +165,7 @@ export function chuckChain(bench: Bench): void {
       words: work.mount.headstock,
       on: { of: 'skin', id: 'tenon:jaws', x0: Math.min(...ends), x1: Math.max(...ends) },
     }),
-    tail: () => centre(bench, lie.tail, 'live centre', work.mount.tailstock ?? 'the live centre'),
+    tail: () => centre(bench, lie.tail, 'live centre', work.mount.tailstock ?? work.centres.live),
     alone: true,
     keepsTrue: false,
     title: 'In the chuck by its tenon',
@@ -200,7 +184,7 @@ export function colletChain(bench: Bench): void {
   const { spans } = work.outline;
   const end = lie.drive === 'reference' ? spans[0] : spans.at(-1);
   if (!end) throw new NoWay('It has no end that a collet closes on.', 'Hold it another way.');
-  betweenCentres(bench, 'the drive centre');
+  betweenCentres(bench, work.centres.drive);
   rough(bench, { pass: 'round' });
   shapeOne(bench, end.element.id);
   writer.takeOff(wood, 'Off the centres', 'centres', each(MINUTES.tail));
@@ -232,8 +216,43 @@ export function wasteHoldChain(bench: Bench, by: string, title: string, grip: Gr
   });
   rough(bench, { pass: 'round' });
   turn(bench);
+  if (grip === 'offset plate') onPlateHoles(bench, by);
   endWithoutTail(bench);
   partOff(bench);
+}
+
+/** The plate is set to its hole for each further axis, and back to its middle afterwards. */
+function onPlateHoles(bench: Bench, by: string): void {
+  const { hold, lie, work, wood, writer } = bench;
+  if (work.part.turnings.length === 1) return;
+  furtherAxes(bench, ({ id, axis }) => {
+    const x = bench.standsAt(lie.drive);
+    writer.hold({
+      wood,
+      by: `${by} shifted`,
+      pass: id,
+      place: 'lathe',
+      axis: {
+        at: { mm: bench.from(axis?.along?.mm ?? 0), from: bench.datum('reference') },
+        shift: axis?.shift.mm ?? 0,
+        direction: axis?.direction ?? 0,
+        lean: axis?.tilt ?? 0,
+      },
+      drive: {
+        by: 'offset plate',
+        words: work.mount.headstock,
+        on: { of: 'stock', id: 'stock', x0: x, x1: x },
+      },
+      tail: null,
+      keepsTrue: true,
+      title: 'On the hole of the plate for the further axis',
+      words: [
+        `${len(axis?.shift.mm ?? 0)} out, turned to ${axis?.direction ?? 0}°: write both down. Turn it by hand right round first.`,
+      ],
+      minutes: each(MINUTES.mount),
+    });
+  });
+  hold?.take('again');
 }
 
 /** Cut free at the drive, slowly, the piece falling into the hand. */
@@ -250,7 +269,7 @@ function partOff(bench: Bench): void {
     title: 'Part it off',
     words: [
       'Slow, the other hand open under it; nothing wound round a finger.',
-      ...(work.mount.reversal ? [work.mount.reversal] : []),
+      `Pare its end flush by hand${work.mount.reversal ? `; or t${work.mount.reversal.slice(1)}` : '.'}`,
     ],
     tool: work.parter.name,
     speed: bench.speed('part off'),

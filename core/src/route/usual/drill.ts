@@ -290,7 +290,7 @@ function boreAcross(bench: Bench, o: CrossOperation): void {
     title: `Drill the ${o.name} across`,
     words: [
       ...bitChange(bench, o),
-      `${len(at)} from the first end${bench.waste('reference') > 0 ? `, ${len(o.x)} from the finished one` : ''}, ${faceWords(o.angle)}, ${depth === undefined ? 'through' : `${len(depth)} deep from the surface`}.`,
+      `${bench.where(o.x)}, ${faceWords(o.angle)}, ${depth === undefined ? 'through' : `${len(depth)} deep from the surface`}.`,
       o.fromEdge === undefined
         ? 'Punch the centre.'
         : `Punch its centre first, ${len(o.fromEdge)} from the edge.`,

@@ -1,3 +1,4 @@
+import { len } from '../../measure/index.js';
 import type { PartEnd } from '../../pattern/index.js';
 import type { Bench } from './bench.js';
 import { drillAt } from './drill.js';
@@ -42,9 +43,17 @@ export function sawNib(bench: Bench, end: PartEnd): void {
     from: bench.datum(end),
     mm: bench.waste(end),
     into: end === 'reference' ? [null, wood] : [wood, null],
-    title: `Saw the nib of the ${end} end and pare it flush`,
-    words: ['Sand the end with the last grits, by hand.'],
-    tool: 'fine saw',
+    ...(bench.staysSquare(end)
+      ? {
+          title: `Saw the square to length at its ${end} end`,
+          words: [`${len(bench.waste(end))} off, square to its faces, against the stop.`],
+          tool: 'saw',
+        }
+      : {
+          title: `Saw the nib of the ${end} end and pare it flush`,
+          words: ['Sand the end with the last grits, by hand.'],
+          tool: 'fine saw',
+        }),
     minutes: each(MINUTES.part),
   });
 }

@@ -8,7 +8,7 @@ import {
   type Turning,
 } from '../../pattern/index.js';
 import { reachOf, type Bench } from './bench.js';
-import { each, MINUTES } from './minutes.js';
+import { each, MINUTES, shapeMinutes } from './minutes.js';
 import { fitIn } from './prepare.js';
 import { turnedSegments } from './profiles.js';
 import { sizingPlaces, type SizingPlace } from './sizing.js';
@@ -28,6 +28,8 @@ interface Roughing {
   atDrive?: number;
   /** what lies under the jaws at the drive, mm of the blank's end */
   gripped?: number;
+  /** an end that stays square is sawn to length afterwards: its waste stays as it is */
+  squareEndsSawn?: boolean;
 }
 
 /** What a stretch is called that is roughed: where squares stay, by where it lies beside them. */
@@ -45,7 +47,10 @@ const turnedAway = ({ stock }: Work, from: number, to: number, r: number): numbe
 const flats = ({ corners, x0, x1 }: SquareSpan): number[] => [corners[0]?.x0 ?? x0, corners.at(-1)?.x1 ?? x1];
 
 /** To round, but for squares that are left and what lies under the jaws. */
-export function rough(bench: Bench, { pass, over = ROUGH, atDrive = 0, gripped = 0 }: Roughing): void {
+export function rough(
+  bench: Bench,
+  { pass, over = ROUGH, atDrive = 0, gripped = 0, squareEndsSawn = false }: Roughing,
+): void {
   const { work, wood, writer, lie } = bench;
   const { squares = [], length } = work.outline;
   const jaws = (end: PartEnd) => (lie.drive === end ? gripped : 0);
@@ -58,7 +63,7 @@ export function rough(bench: Bench, { pass, over = ROUGH, atDrive = 0, gripped =
     const from = (edges[i] ?? 0) + (i > 0 ? clear : 0);
     const to = (edges[i + 1] ?? 0) - (i + 2 < edges.length ? clear : 0);
     const waste = to <= 0 || from >= length;
-    if (to - from < 0.5 || (waste && gripped > 0)) continue;
+    if (to - from < 0.5 || (waste && (gripped > 0 || squareEndsSawn))) continue;
     const drives = lie.drive === 'reference' ? i === 0 : i + 2 >= edges.length;
     const turned = bench.widest(Math.max(0, Math.min(from, length)), Math.min(length, Math.max(0, to)));
     const r = Math.min(Math.max(turned + over, drives ? atDrive : 0), work.stock.across) / 2;
@@ -94,7 +99,7 @@ export function mark(bench: Bench): void {
     on: round.slice(-1).map((s) => ({ of: 'skin', id: s.id, ...amid(reachOf(s)) })),
     title: 'Mark from the story stick',
     words: [
-      `Hold the stick at the ${work.layout.datum?.label ?? 'reference end'}, ${len(bench.from(work.layout.datum?.x ?? 0))} from the first end as it stands, and let the pencil fall into its ${work.layout.marks.length} notches, work turning slowly.`,
+      `Hold the stick with its ${work.layout.datum?.label ?? 'reference end'} ${bench.where(work.layout.datum?.x ?? 0)}, and let the pencil fall into its ${work.layout.marks.length} notches, work turning slowly.`,
     ],
     speed: bench.speed('size'),
     minutes: each(MINUTES.mark),
@@ -118,6 +123,7 @@ export function shape(bench: Bench): void {
   const seats = work.fits.filter((f) => f.when === 'after the tenon' && f.end === lie.tail);
   work.cuts.forEach((cut, i) => {
     if (!bench.isShaped(cut.elementId)) sizeAndShape(bench, cut.elementId, places);
+    tryPeg(bench, cut.elementId);
     const open = work.cuts.slice(i + 1);
     for (const seat of seats.filter((f) => f.covers > 0)) {
       const covered = (x0: number, x1: number) =>
@@ -147,19 +153,24 @@ function size(bench: Bench, { station, x0, x1, across }: SizingPlace): void {
   const leave = work.bare.has(station.elementId) || station.cut.mating ? 0 : bench.leave;
   const r = across / 2 + leave;
   const { cut } = station;
+  const exact = Math.abs(2 * r - cut.cutTo) < 0.06;
+  const beside = work.outline.squares?.some((s) => cut.id.startsWith(`${s.elementId}.`));
   writer.cut({
     wood,
     doing: 'size',
     subject: cut.id,
     profile: bench.told([{ elementId: station.elementId, x0, r0: r, x1, r1: r, bulge: 0 }]),
-    title: `Size: ${cut.label}`,
+    title: beside ? `Size: beside the ${cut.label}` : `Size: ${cut.label}`,
     words: [
-      `Part down to ${len(2 * r)} at ${len(bench.from(cut.x))} from the first end${bench.waste('reference') > 0 ? `, ${len(cut.x)} from the finished one` : ''}. ${cut.transfer ?? cut.gauge.words}`,
+      `Part down to ${len(2 * r)}, ${bench.where(cut.x)}.`,
+      exact
+        ? (cut.transfer ?? cut.gauge.words)
+        : `Set a calliper to ${len(2 * r)}, no lower: beside it the wood must still rise.`,
     ],
     tool: work.parter.name,
     stage: 'mark',
     speed: bench.speed('size'),
-    measures: measured(work).includes(cut.id) && Math.abs(2 * r - cut.cutTo) < 0.06 ? [cut.id] : [],
+    measures: measured(work).includes(cut.id) && exact ? [cut.id] : [],
     minutes: each(MINUTES.size),
   });
 }
@@ -191,13 +202,31 @@ export function shapeOne(bench: Bench, elementId: string, sized?: SizingPlace): 
     ...(cut?.tool ? { tool: cut.tool.name } : {}),
     measures: sized && measured(work).includes(sized.station.cut.id) ? [sized.station.cut.id] : [],
     speed: bench.speed('shape'),
-    minutes: each(MINUTES.shape),
+    minutes: each(shapeMinutes(work.outline, elementId)),
+  });
+}
+
+/** A peg goes home in its hole before anything else depends on it; what hides its end is no hindrance to an open block. */
+function tryPeg(bench: Bench, elementId: string): void {
+  const { work, wood, writer } = bench;
+  const span = work.outline.spans.find((s) => s.element.id === elementId);
+  if (span?.element.kind !== 'tenon') return;
+  const on = bench.amid(span);
+  writer.look('try', {
+    wood,
+    subject: elementId,
+    on: on ? [on] : [],
+    title: `Try the ${nameOf(span.element)}`,
+    words: [
+      `Stop. A block with a hole of ${len(span.element.hole.mm)}, sawn open on one side, goes over it by hand and does not rock: so will its own hole.`,
+    ],
+    minutes: each(MINUTES.trial),
   });
 }
 
 /** The hardware is held against what it must meet while both can still be changed. */
 export function tryOn(bench: Bench): void {
-  const { work, wood, writer } = bench;
+  const { work, wood, writer, lie } = bench;
   const { trial } = work;
   if (!trial) return;
   const spans = work.outline.spans;
@@ -208,7 +237,10 @@ export function tryOn(bench: Bench): void {
     subject: 'fit',
     on: on.slice(0, 1),
     title: 'Trial fit',
-    words: [trial.words],
+    words: [
+      trial.words,
+      ...(trial.end === lie.drive ? ['It comes off for that, and goes back on as it was.'] : []),
+    ],
     minutes: each(MINUTES.trial),
   });
 }

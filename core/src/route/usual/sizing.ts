@@ -74,7 +74,8 @@ function placeOf(outline: Outline, cut: SizingCut, width: number, cuts: readonly
   // a square that stays is as large as its faces are planed
   if (outline.squares?.some((s) => s.x0 < (best?.x1 ?? 0) - 1e-6 && s.x1 > (best?.x0 ?? 0) + 1e-6))
     return null;
-  const first = cuts.find((c) => beside.some((s) => s.element.id === c.elementId));
+  const touching = outline.spans.filter((s) => s.x1 > s.x0 && cut.x >= s.x0 - 1e-6 && cut.x <= s.x1 + 1e-6);
+  const first = cuts.find((c) => touching.some((s) => s.element.id === c.elementId));
   if (!first || radiusAt(outline, at) <= 0) return null;
   return { elementId: first.elementId, station: { cut, elementId: ownOf(beside, cut) }, ...best };
 }

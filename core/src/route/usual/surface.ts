@@ -53,7 +53,7 @@ export function sand(bench: Bench): void {
         ...(i === 0
           ? ['The same time with each grit, then stop and go along the grain. Little on crisp details.']
           : []),
-        ...(work.bare.size > 0 ? ['Keep off what meets something else.'] : []),
+        ...(i === 0 && work.bare.size > 0 ? ['Keep off what meets something else.'] : []),
       ],
       speed: bench.speed('sand'),
       timers: [{ id: grit, label: grit, minutes }],

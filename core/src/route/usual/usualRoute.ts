@@ -4,14 +4,15 @@ import type { Route } from '../operation.js';
 import type { Grip } from '../shop.js';
 import { Bench } from './bench.js';
 import {
-  centre,
   centresChain,
   chuckChain,
   colletChain,
+  cupsChain,
   ownHoldChain,
   throughChain,
   wasteHoldChain,
 } from './chains.js';
+import { centre } from './holds.js';
 import { NoWay } from './noWay.js';
 import { prepare } from './prepare.js';
 import type { Work } from './work.js';
@@ -21,7 +22,7 @@ const CHAINS: Record<MountKind, (bench: Bench) => void> = {
   'between centres': centresChain,
   'spur drive': centresChain,
   'shifted centre': centresChain,
-  cups: centresChain,
+  cups: cupsChain,
   mandrel: (bench) => ownHoldChain(bench, 'mandrel', 'Screw it on the mandrel', () => inEnd(bench, 'thread')),
   recess: (bench) =>
     ownHoldChain(bench, 'recess', 'On the jaws in its recess', () => inEnd(bench, 'jaws in a recess')),

@@ -57,6 +57,8 @@ export interface Work {
   coats: readonly CoatOn[];
   /** cuts in their order, the end far from the drive first */
   cuts: readonly Cut[];
+  /** the centres of the workshop, for what is held between them before its own hold */
+  centres: { drive: string; live: string };
   /** what is roughed and what is parted with */
   rougher: string;
   parter: { name: string; width: number };

@@ -1,0 +1,76 @@
+import type { PartEnd } from '../../pattern/index.js';
+import type { Grip } from '../shop.js';
+import type { Bench } from './bench.js';
+import { each, MINUTES } from './minutes.js';
+
+/** What is always done before it is switched on. */
+const BY_HAND = 'Turn it by hand once, rest locked.';
+
+/** A centre in an end: in its hole where it is drilled, else in the face. */
+export function centre(bench: Bench, end: PartEnd, by: Grip['by'], words: string): Grip {
+  const x = bench.standsAt(end);
+  const hole = bench.now.body.drilled.find(
+    (d) => Math.abs(d.at.at[0] - x) < 1e-6 && Math.abs(d.at.along[0]) > 0.99 && d.at.at[1] === 0,
+  );
+  return hole
+    ? { by, words, on: { of: 'hole', id: hole.id, x0: x, x1: x } }
+    : { by, words, on: { of: 'stock', id: 'stock', x0: x, x1: x } };
+}
+
+interface Taking {
+  by: string;
+  title: string;
+  words?: string[];
+  /** what drives, asked for anew each time: ends and holes change */
+  drive: () => Grip;
+  tail: () => Grip | null;
+  alone: boolean;
+  /** whether what was turned before runs true in it; what is put back into it does */
+  keepsTrue?: boolean;
+}
+
+/** Takes hold of the piece so, and goes on from there until something else takes it. */
+export function holdIt(
+  bench: Bench,
+  { by, title, words = [], drive, tail, alone, keepsTrue = true }: Taking,
+) {
+  const take = (pass?: string) =>
+    bench.writer.hold({
+      wood: bench.wood,
+      by,
+      ...(pass === undefined ? {} : { pass }),
+      place: 'lathe',
+      drive: drive(),
+      tail: tail(),
+      keepsTrue: pass !== undefined || keepsTrue,
+      title: pass === undefined ? title : `${title}, as before`,
+      words: pass === undefined ? [...words, ...atTail(tail()), BY_HAND] : [],
+      minutes: each(MINUTES.mount),
+    });
+  take();
+  bench.hold = { take, alone };
+}
+
+export const fixtures = ({ work: { mount } }: Bench): string[] =>
+  (mount.fixtures ?? []).map((f) => `${f.charAt(0).toUpperCase()}${f.slice(1)}.`);
+
+const atTail = (tail: Grip | null): string[] => (tail ? [`${tail.words} at the tail.`] : []);
+
+/** The live centre in the tail end, or nothing where nothing supports it. */
+export const liveCentre = (bench: Bench): Grip | null =>
+  bench.work.mount.tailstock === null
+    ? null
+    : centre(bench, bench.lie.tail, 'live centre', bench.work.mount.tailstock);
+
+export function betweenCentres(bench: Bench, headstock = bench.work.mount.headstock): void {
+  const { lie, work } = bench;
+  holdIt(bench, {
+    by: 'centres',
+    drive: () => centre(bench, lie.drive, 'spur centre', headstock),
+    // between centres there always is one; a workshop without is told that it lacks it
+    tail: () => centre(bench, lie.tail, 'live centre', work.mount.tailstock ?? work.centres.live),
+    alone: false,
+    title: `Between centres, the ${lie.drive} end at the headstock`,
+    words: headstock === work.mount.headstock ? fixtures(bench) : [],
+  });
+}
