@@ -265,11 +265,16 @@ async function benchRoute() {
   const lengths = () => work.outline.length;
   const count = route.operations.length;
   const half = Math.floor(count / 2);
-  const { before } = core.play(route, lengths);
+  const { before, end } = core.play(route, lengths);
   const rest = { ...route, operations: route.operations.slice(half) };
   for (const [what, one] of [
     [`usual route of 60 elements (${count} operations), median of 50`, () => core.usualRoute(work)],
     ['playing it, median of 50', () => core.play(route, lengths)],
+    ['holding its end against the drawing, median of 50', () => core.covers(end, [core.goalOf(work)])],
+    [
+      'plan() of that part, median of 50',
+      () => core.plan(pattern, inputs.workshop, inputs.stock, order, inputs.schools),
+    ],
     ['playing its second half from the middle, median of 50', () => core.play(rest, lengths, before[half])],
   ]) {
     await timed(10, one);

@@ -132,14 +132,17 @@ function marksOf(outline: Outline, bores: readonly Bore[]): Mark[] {
 const sizedMarks = (outline: Outline, marks: readonly Mark[]): Mark[] =>
   stations(outline)
     .filter(({ x }) => marks.every((m) => Math.abs(m.x - x) > SAME_NOTCH))
-    .map(({ id, x, label, finished }) => ({
+    .map(({ id, x, label, finished, peak }) => ({
       id,
       x,
-      label,
+      label: peak === undefined ? label : `${label}, ${PEAKS[peak]}`,
       before: finished,
       after: finished,
       does: 'size',
     }));
+
+/** What the highest and the lowest place of a feature are called. */
+const PEAKS = { crest: 'crown', bottom: 'bottom' } as const;
 
 /** Nearer than this two notches are one, mm. */
 const SAME_NOTCH = 0.3;
@@ -174,6 +177,8 @@ interface Station {
   label: string;
   finished: number;
   tolerance: number | undefined;
+  /** it is the highest or the lowest place of its feature */
+  peak?: 'crest' | 'bottom';
 }
 
 /** Least diameter worth sizing: below it the tool, not the calliper, decides. */
@@ -195,15 +200,16 @@ function stations(outline: Outline): Station[] {
     : [];
   for (const span of outline.spans) {
     const { element } = span;
-    const add = (id: string, x: number, finished: number) =>
+    const add = (id: string, x: number, finished: number, peak?: Station['peak']) =>
       found.push({
+        ...(peak === undefined ? {} : { peak }),
         id: `${element.id}.${id}`,
         x,
         label: nameOf(span.element),
         finished,
         tolerance: element.tolerance,
       });
-    for (const { is, x, diameter } of peaksOf(outline, span)) add(is, x, diameter);
+    for (const { is, x, diameter } of peaksOf(outline, span)) add(is, x, diameter, is);
     if (Math.abs(span.endDiameter - span.startDiameter) > 1e-6) add('end', span.x1, span.endDiameter);
   }
   return found.filter((s) => s.finished >= LEAST_SIZED);

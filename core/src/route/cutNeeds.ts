@@ -1,4 +1,12 @@
-import { aboutAxis, hasWood, skinRadius, type Body, type Skin } from '../pattern/index.js';
+import {
+  aboutAxis,
+  bodyBetween,
+  hasWood,
+  skinRadius,
+  type Body,
+  type Probe,
+  type Skin,
+} from '../pattern/index.js';
 import { heldNeeds } from './holdNeeds.js';
 import { there, unmet, type Need } from './need.js';
 import type { Effect, Operation } from './operation.js';
@@ -86,14 +94,22 @@ const ROUND = [3, 48, 93, 138, 183, 228, 273, 318];
 /** How deep below the cut, or outside of it, wood is looked for, mm. */
 const DEPTHS = [0.02, 1];
 
+/** The body as it is felt where a skin cuts. */
+function near(body: Body, skin: Skin): Probe {
+  const stretch = inWood(stretchOf(skin), skin.axis);
+  const local = stretch ? bodyBetween(body, stretch.x0, stretch.x1) : body;
+  return (p) => hasWood(local, p);
+}
+
 /** Stretch of its axis in which a skin takes something away, or null. mm */
 function takenFrom(body: Body, skin: Skin): Stretch | null {
   const sign = skin.side === 'outside' ? 1 : -1;
+  const has = near(body, skin);
   const takes = (x: number): boolean => {
     const radius = skinRadius(skin, x);
     if (radius === null) return false;
     return ROUND.some((angle) =>
-      DEPTHS.some((deep) => hasWood(body, aroundAt(skin.axis, angle, x, radius + sign * deep))),
+      DEPTHS.some((deep) => has(aroundAt(skin.axis, angle, x, radius + sign * deep))),
     );
   };
   const at = ({ x0, x1 }: Stretch, i: number) => x0 + (i / PLACES) * (x1 - x0);

@@ -1,4 +1,4 @@
-import { aboutAxis, hasWood, into, skinRadius, type Body, type Skin } from '../pattern/index.js';
+import { aboutAxis, bodyBetween, hasWood, into, skinRadius, type Body, type Skin } from '../pattern/index.js';
 import { unmet, type Need } from './need.js';
 import { woodOf, type OpId, type Shop, type SurfaceRef, type Wood } from './shop.js';
 import { aroundAt, inWood } from './stretch.js';
@@ -41,6 +41,7 @@ function ownSurface(body: Body, on: SurfaceRef): OpId | null {
 /** The skin is still the outside of the wood over the stretch, on one side of it at least. */
 function stands(body: Body, skin: Skin, { x0, x1 }: SurfaceRef): boolean {
   if (skin.side === 'inside' || inWood({ x0, x1 }, skin.axis) === null) return true;
+  const local = bodyBetween(body, x0, x1);
   return [0.1, 0.5, 0.9].every((share) => {
     const { x } = aboutAxis([x0 + share * (x1 - x0), 0, 0], skin.axis);
     const radius = skinRadius(skin, x);
@@ -48,8 +49,8 @@ function stands(body: Body, skin: Skin, { x0, x1 }: SurfaceRef): boolean {
       radius !== null &&
       [33, 123, 213, 303].some(
         (angle) =>
-          hasWood(body, aroundAt(skin.axis, angle, x, radius - 0.02)) &&
-          !hasWood(body, aroundAt(skin.axis, angle, x, radius + 0.02)),
+          hasWood(local, aroundAt(skin.axis, angle, x, radius - 0.02)) &&
+          !hasWood(local, aroundAt(skin.axis, angle, x, radius + 0.02)),
       )
     );
   });

@@ -46,7 +46,8 @@ const Angle = () => NumberField({ min: -360, max: 360 });
 class AxisDto implements TurningAxis {
   @Length() shift: DimensionDto;
   @Angle() direction: number;
-  @NumberField({ min: -60, max: 60 }) tilt: number;
+  @NumberField({ min: -90, max: 90 }) tilt: number;
+  @MaybeLength() along?: DimensionDto;
 }
 
 class TurningDto {

@@ -108,6 +108,12 @@ function AxisFields({ axis, onChange }: { axis: TurningAxis; onChange: (axis: Tu
         value={axis.shift ?? dim(0)}
         onChange={(shift) => onChange({ ...axis, shift })}
       />
+      <LengthInput
+        label="At, from the reference end"
+        showLabel
+        value={axis.along ?? dim(0)}
+        onChange={(along) => onChange({ ...axis, along })}
+      />
       <label className="column gap-hair">
         towards, °
         <InputNumber
@@ -124,8 +130,8 @@ function AxisFields({ axis, onChange }: { axis: TurningAxis; onChange: (axis: Tu
         <InputNumber
           aria-label="Lean of the axis"
           className="w-digits"
-          min={-60}
-          max={60}
+          min={-90}
+          max={90}
           value={axis.tilt}
           onChange={(tilt) => onChange({ ...axis, tilt: tilt ?? 0 })}
         />

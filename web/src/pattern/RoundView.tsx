@@ -96,10 +96,14 @@ function SecondTurning({ part, turningId }: { part: PlacedPart['part']; turningI
     useMemo(() => (turning ? latheMesh(outlineOf(turning), [], CHORD) : null), [turning]),
   );
   if (!turning?.axis) return null;
-  const { shift, direction, tilt } = turning.axis;
+  const { shift, direction, tilt, along } = turning.axis;
   return (
     <group rotation={[(direction * Math.PI) / 180, 0, 0]}>
-      <mesh geometry={geometry} position={[0, shift.mm, 0]} rotation={[0, 0, (tilt * Math.PI) / 180]}>
+      <mesh
+        geometry={geometry}
+        position={[along?.mm ?? 0, shift.mm, 0]}
+        rotation={[0, 0, (tilt * Math.PI) / 180]}
+      >
         <meshStandardMaterial color="#b98a2f" transparent opacity={0.35} />
       </mesh>
     </group>

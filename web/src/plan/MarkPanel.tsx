@@ -11,6 +11,7 @@ const SIGN: Record<NonNullable<Mark['does']>, { sign: string; words: string }> =
   shoulder: { sign: '⎍', words: 'shoulder, cut square' },
   groove: { sign: '∨', words: 'groove, point of the skew' },
   hole: { sign: '○', words: 'cross hole' },
+  size: { sign: '⌶', words: 'crown or bottom, sized' },
 };
 
 interface MarkPanelProps {

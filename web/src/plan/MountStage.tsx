@@ -43,14 +43,15 @@ export function MountStage({ part, inputs, choose }: MountStageProps) {
           {all ? 'Only the sensible ones' : `${mounts.length - SENSIBLE_WAYS} other ways, less fitting`}
         </button>
       )}
-      <State mount={mount} />
+      <State part={part} />
       <CentringPanel part={part} inputs={inputs} choose={choose} />
     </div>
   );
 }
 
 /** What must stand on the lathe before the first cut, and what changes on the way. */
-function State({ mount }: { mount: Mount }) {
+function State({ part: { mount, steps } }: { part: PartPlan }) {
+  const leaves = steps.some((s) => s.setup.tailstock === 'away');
   return (
     <section>
       <h2>On the lathe</h2>
@@ -60,7 +61,9 @@ function State({ mount }: { mount: Mount }) {
         </li>
         <li>
           Tailstock:{' '}
-          {mount.tailstock === null ? 'not used.' : `${mount.tailstock}; away for the last cuts at its end.`}
+          {mount.tailstock === null
+            ? 'not used.'
+            : `${mount.tailstock}; ${leaves ? 'away where the steps say so' : 'up for as long as it turns'}.`}
         </li>
         {mount.fixtures?.map((fixture) => (
           <li key={fixture}>

@@ -124,7 +124,7 @@ export function AxesLayer({ turnings }: { turnings: readonly Turning[] }) {
     const shift = axis.shift.mm * inPlane;
     const tilt = ((axis.tilt * Math.PI) / 180) * inPlane;
     const place = (x: number, r: number) => {
-      const along = x * Math.cos(tilt) - r * Math.sin(tilt);
+      const along = (axis.along?.mm ?? 0) + x * Math.cos(tilt) - r * Math.sin(tilt);
       return `${frame.at(along)},${frame.up(shift + x * Math.sin(tilt) + r * Math.cos(tilt))}`;
     };
     const edge = (side: 1 | -1) =>

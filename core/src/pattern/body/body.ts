@@ -109,9 +109,9 @@ export function skinRadius({ profile, side, fat }: Skin, x: number): number | nu
   const last = profile[profile.length - 1];
   if (!last || x > last.x1) return null;
   let radius: number | null = null;
-  for (const segment of profile) {
-    if (x < segment.x0) break;
-    if (x > segment.x1) continue;
+  for (let i = firstReaching(profile, x); i < profile.length; i++) {
+    const segment = profile[i];
+    if (!segment || x < segment.x0) break;
     const r = radiusOn(segment, x);
     if (radius === null || (side === 'outside' ? r > radius : r < radius)) radius = r;
   }
@@ -119,6 +119,17 @@ export function skinRadius({ profile, side, fat }: Skin, x: number): number | nu
   for (const left of fat)
     if (x >= left.x0 && x <= left.x1) return radius + (side === 'outside' ? left.mm : -left.mm);
   return radius;
+}
+
+/** The first stretch of a profile that ends at x or beyond it: found by halving, since they are in order. */
+function firstReaching(profile: readonly Segment[], x: number): number {
+  let [low, high] = [0, profile.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if ((profile[middle]?.x1 ?? Infinity) < x) low = middle + 1;
+    else high = middle;
+  }
+  return low;
 }
 
 /** Radius of a drilled hole so far from its mouth, mm; 0 beyond its point and before its mouth. */

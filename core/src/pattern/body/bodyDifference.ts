@@ -1,4 +1,5 @@
-import { type Body, hasWood } from './body.js';
+import type { Body } from './body.js';
+import { probeOf } from './probe.js';
 import { plus, times } from './space.js';
 import { isRound, isThere, patchesOf } from './surface.js';
 
@@ -21,6 +22,7 @@ export interface Unlike {
  */
 export function unlikeSurfaces(body: Body, other: Body, tolerance: number): Unlike[] {
   const asRound = isRound(body) && isRound(other);
+  const [own, others] = [probeOf(body), probeOf(other)];
   const found = new Map<
     string,
     { by: string; elementId?: string; proud: number; gone: number; of: number }
@@ -36,13 +38,13 @@ export function unlikeSurfaces(body: Body, other: Body, tolerance: number): Unli
     };
     found.set(key, surface);
     visit((at, out) => {
-      if (!isThere(body, at, out)) return;
+      if (!isThere(own, at, out)) return;
       surface.of++;
       const outside = plus(at, times(out, tolerance));
       const within = plus(at, times(out, -tolerance));
       // beside an edge a step along the normal comes out of another surface of its own: nothing is judged there
-      if (hasWood(other, outside) && !hasWood(body, outside)) surface.proud++;
-      if (!hasWood(other, within) && hasWood(body, within)) surface.gone++;
+      if (others(outside) && !own(outside)) surface.proud++;
+      if (!others(within) && own(within)) surface.gone++;
     });
   }
   return [...found.values()].flatMap(({ proud, gone, of, ...surface }) => [

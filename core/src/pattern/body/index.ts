@@ -26,5 +26,6 @@ export {
   times,
   type Vector,
 } from './space.js';
+export { bodyBetween, type Probe, probeOf } from './probe.js';
 export { bodySilhouette, type SilhouettePoint } from './silhouette.js';
 export { STOCK } from './surface.js';

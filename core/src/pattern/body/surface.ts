@@ -5,10 +5,10 @@ import {
   drilledReach,
   drilledRadius,
   type Flat,
-  hasWood,
   type SawnForm,
   type Skin,
 } from './body.js';
+import { probeOf, type Probe } from './probe.js';
 import { HERE, outOf, plus, round, times, type Placement, type Vector } from './space.js';
 
 /** Is shown points of a surface: where, and which way is out of the wood. */
@@ -66,8 +66,8 @@ export function isRound({ form, skins, drilled, flats }: Body): boolean {
 }
 
 /** Whether a point of a surface still is one: wood just within and none just outside. */
-export const isThere = (body: Body, at: Vector, out: Vector): boolean =>
-  hasWood(body, plus(at, times(out, -NEAR))) && !hasWood(body, plus(at, times(out, NEAR)));
+export const isThere = (has: Probe, at: Vector, out: Vector): boolean =>
+  has(plus(at, times(out, -NEAR))) && !has(plus(at, times(out, NEAR)));
 
 const skinPatches = (skin: Skin, angles: readonly number[]): Patch[] =>
   skin.profile.map((segment) => ({
@@ -152,16 +152,17 @@ const lengthOf = (profile: readonly Segment[]): number => (profile.at(-1)?.x1 ??
 function formPatches({ form }: Body, angles: readonly number[]): Patch[] {
   if (form.kind === 'boundless') return [];
   if (form.kind === 'joined')
-    return form.of.flatMap(({ body, at, id }) =>
-      patchesOf(body).map((patch) => ({
+    return form.of.flatMap(({ body, at, id }) => {
+      const has = probeOf(body);
+      return patchesOf(body).map((patch) => ({
         ...patch,
         by: patch.by === STOCK ? id : patch.by,
         visit: (point: Visit) =>
           patch.visit((p, out) => {
-            if (isThere(body, p, out)) point(outOf(p, at), plus(outOf(out, at), times(at.at, -1)));
+            if (isThere(has, p, out)) point(outOf(p, at), plus(outOf(out, at), times(at.at, -1)));
           }),
-      })),
-    );
+      }));
+    });
   return [{ by: STOCK, visit: (point) => sawnPoints(form, angles, point) }];
 }
 
