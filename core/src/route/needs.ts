@@ -70,7 +70,7 @@ function datumNeeds(
       {
         met: true,
         by: place.by,
-        need: `${name} is measured from ${place.words}`,
+        need: `it is measured from ${place.words}`,
         ...(datum.kind === 'end' ? { uses: endKey(wood, datum.side, place.by) } : {}),
       },
     ];

@@ -4,7 +4,7 @@ import type { Grip } from '../shop.js';
 import type { Bench } from './bench.js';
 import { drillAt } from './drill.js';
 import { finishOff, nib, sawNib, tailEnd } from './ends.js';
-import { betweenCentres, centre, fixtures, holdIt, liveCentre } from './holds.js';
+import { betweenCentres, centre, fixtures, furtherAxis, holdIt, liveCentre } from './holds.js';
 import { each, MINUTES } from './minutes.js';
 import { NoWay } from './noWay.js';
 import { fitIn } from './prepare.js';
@@ -88,12 +88,7 @@ function turnedToNibs(bench: Bench): void {
       by: 'shifted centres',
       pass: id,
       place: 'lathe',
-      axis: {
-        at: { mm: bench.from(axis?.along?.mm ?? 0), from: bench.datum('reference') },
-        shift: axis?.shift.mm ?? 0,
-        direction: axis?.direction ?? 0,
-        lean: axis?.tilt ?? 0,
-      },
+      axis: furtherAxis(bench, axis),
       drive: centre(bench, bench.lie.drive, 'spur centre', 'the spur on its second mark'),
       tail: centre(bench, bench.lie.tail, 'live centre', 'the live centre on its second mark'),
       keepsTrue: true,
@@ -232,12 +227,7 @@ function onPlateHoles(bench: Bench, by: string): void {
       by: `${by} shifted`,
       pass: id,
       place: 'lathe',
-      axis: {
-        at: { mm: bench.from(axis?.along?.mm ?? 0), from: bench.datum('reference') },
-        shift: axis?.shift.mm ?? 0,
-        direction: axis?.direction ?? 0,
-        lean: axis?.tilt ?? 0,
-      },
+      axis: furtherAxis(bench, axis),
       drive: {
         by: 'offset plate',
         words: work.mount.headstock,

@@ -1,4 +1,5 @@
-import type { PartEnd } from '../../pattern/index.js';
+import type { PartEnd, TurningAxis } from '../../pattern/index.js';
+import type { AxisSaid } from '../say/place.js';
 import type { Grip } from '../shop.js';
 import type { Bench } from './bench.js';
 import { each, MINUTES } from './minutes.js';
@@ -74,3 +75,11 @@ export function betweenCentres(bench: Bench, headstock = bench.work.mount.headst
     words: headstock === work.mount.headstock ? fixtures(bench) : [],
   });
 }
+
+/** A further axis as it is told: where it passes the first one, from the end that stands now, how far off and leaning how. */
+export const furtherAxis = (bench: Bench, axis: TurningAxis | undefined): AxisSaid => ({
+  at: { mm: bench.from(axis?.along?.mm ?? 0), from: bench.datum('reference') },
+  shift: axis?.shift.mm ?? 0,
+  direction: axis?.direction ?? 0,
+  lean: axis?.tilt ?? 0,
+});
