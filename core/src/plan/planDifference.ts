@@ -16,6 +16,10 @@ export function planDifference(before: Plan, after: Plan): string[] {
     const to = operation.bit ? `${len(operation.bit.diameter.mm)} ${operation.bit.kind}` : 'no bit';
     words.push(`${operation.name}: ${to} instead of ${from}. ${operation.choice.consequence}`);
   }
+  if (old.steps.every((s) => s.operation === undefined) && now.steps.some((s) => s.operation))
+    words.push(
+      'The steps are those of the route, with names of their own: what is recorded as done is not carried over to them.',
+    );
   if (old.mount.label !== now.mount.label)
     words.push(`Held ${now.mount.label.toLowerCase()} instead of ${old.mount.label.toLowerCase()}.`);
   else if (old.mount.headstock !== now.mount.headstock)

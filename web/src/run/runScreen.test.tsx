@@ -80,7 +80,7 @@ describe('the lathe screen', () => {
     expect(container.querySelector('.work-place rect')).toBeTruthy();
     // what it is parted down to is the one large figure, and stands in the words too
     expect(container.querySelector('.run-figure')!.textContent).toContain('35.2');
-    expect(container.querySelector('.run-words')!.textContent).toMatch(/Part down to 35\.2\smm at/);
+    expect(container.querySelector('.run-words')!.textContent).toMatch(/Part down to 35\.2\smm, /);
   });
 
   it('goes piece by piece when it is told to, and takes up any piece that is touched', async () => {
