@@ -99,6 +99,16 @@ describe('choices of the order', () => {
     expect(polished.indexOf('coated:all:1')).toBeLessThan(polished.indexOf('part:far nib'));
   });
 
+  it('coats that dry are put on all pieces before the second: waits run side by side', () => {
+    const oiled = handle();
+    oiled.order.finishId = 'oil';
+    const made = planOf(oiled);
+    const runs = made.parts[0].steps.filter((s) => s.operation?.doing === 'coated').map((s) => s.run);
+    expect(new Set(runs).size).toBe(3);
+    // by operation no piece waits for the coats of another: both schools end within two days of each other
+    expect(Math.abs(made.byOperation.elapsedMinutes - made.byPiece.elapsedMinutes)).toBeLessThan(2 * 1440);
+  });
+
   it('without a finish there is none', () => {
     const bare = handle();
     bare.order.finishId = null;

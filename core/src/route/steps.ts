@@ -101,7 +101,8 @@ function inRuns(steps: readonly Step[], { before, end }: Played): Step[] {
     const same =
       last !== undefined &&
       setupKey(last.setup) === setupKey(step.setup) &&
-      (stays || phases[i - 1] === phases[i]);
+      // what dries is put away meanwhile: the next piece goes on
+      (stays || (phases[i - 1] === phases[i] && last.wait === null));
     if (i > 0 && !same) run++;
     return { ...step, run, prepares: turned < 0 || i < turned };
   });
