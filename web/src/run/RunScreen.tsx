@@ -115,7 +115,7 @@ function Running({ run, batch }: { run: Run; batch: NonNullable<Run['batch']> })
           readings={run.progress.readings.filter((r) => r.piece === piece)}
           findings={run.findings}
           now={now}
-          record={(body) => run.record(piece, body)}
+          record={(...bodies) => run.record(piece, ...bodies)}
           onLeave={() => choose(null)}
           onStep={(stepId) => choose({ piece, stepId })}
         />

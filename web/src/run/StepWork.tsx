@@ -34,7 +34,7 @@ interface StepWorkProps {
   readings: readonly Reading[];
   findings: readonly Finding[];
   now: number;
-  record: (body: RunEventBody) => Promise<void>;
+  record: (...bodies: RunEventBody[]) => Promise<void>;
   onLeave: () => void;
   onStep: (stepId: string) => void;
 }
@@ -56,7 +56,7 @@ export function StepWork(props: StepWorkProps) {
   const closed = state.done.has(step.id) || state.rejected !== null;
   const rest = restOfRun(part.steps, step.id, state);
   const finish = async (steps: readonly Step[]) => {
-    for (const { id } of steps) await record({ kind: 'done', stepId: id });
+    await record(...steps.map(({ id }): RunEventBody => ({ kind: 'done', stepId: id })));
     onLeave();
   };
   return (

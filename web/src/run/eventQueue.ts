@@ -15,8 +15,8 @@ export const queued = async (batchId: string): Promise<RunEvent[]> =>
   (await get<RunEvent[]>(keyOf(batchId))) ?? [];
 
 /** Keeps an event; it survives a reload and an empty battery. */
-export const enqueue = (batchId: string, event: RunEvent): Promise<void> =>
-  update<RunEvent[]>(keyOf(batchId), (events) => [...(events ?? []), event]);
+export const enqueue = (batchId: string, ...events: RunEvent[]): Promise<void> =>
+  update<RunEvent[]>(keyOf(batchId), (queue) => [...(queue ?? []), ...events]);
 
 /** What became of sending. */
 export type Sent = 'all sent' | 'no connection' | 'signed out' | 'refused' | 'not kept';

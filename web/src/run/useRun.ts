@@ -25,7 +25,7 @@ export interface Run {
   /** events that the server does not have yet */
   pending: number;
   connection: Sent;
-  record: (piece: number, body: RunEventBody) => Promise<void>;
+  record: (piece: number, ...bodies: RunEventBody[]) => Promise<void>;
 }
 
 const RETRY_MS = 5_000;
@@ -106,17 +106,20 @@ export function useRun(id: string): Run {
 
   const planVersion = query.data?.planVersion ?? 1;
   const record = useCallback(
-    async (piece: number, body: RunEventBody) => {
-      const event: RunEvent = {
-        id: randomId(),
-        piece,
-        at: new Date().toISOString(),
-        device: deviceId(),
-        sequence: await nextSequence(),
-        planVersion,
-        body,
-      };
-      await enqueue(id, event);
+    async (piece: number, ...bodies: RunEventBody[]) => {
+      const events: RunEvent[] = [];
+      for (const body of bodies)
+        events.push({
+          id: randomId(),
+          piece,
+          at: new Date().toISOString(),
+          device: deviceId(),
+          sequence: await nextSequence(),
+          planVersion,
+          body,
+        });
+      // what one tap ended is kept at once: nobody sees half of it
+      await enqueue(id, ...events);
       await refresh();
       void send();
     },
