@@ -56,6 +56,21 @@ describe('a batch', () => {
     expect(other.body.detail).toContain('This batch has 3 pieces');
   });
 
+  it('is not kept where it could not be made so: the field, why, and what would do', async () => {
+    const batch = await newBatch(owner);
+    const { patternId } = (await owner.get(`/api/batches/${batch.id}`)).body as { patternId: string };
+    const asked = { ...choices(), patternId, revision: 1, name: 'B', customer: 'C', mount: 'chuck' };
+    const answer = await owner.post('/api/batches').send(asked).expect(422);
+    expect(answer.body).toMatchObject({ errors: [{ field: 'mount' }] });
+    expect(JSON.stringify(answer.body)).toContain(
+      'No jaws of the workshop close on anything as thin as this',
+    );
+    // and none was half made
+    const again = await owner.post(`/api/batches/${batch.id}/plans`).send({ ...choices(), mount: 'chuck' });
+    expect(again.status).toBe(422);
+    expect((await owner.get(`/api/batches/${batch.id}`)).body).toMatchObject({ planVersion: 1 });
+  });
+
   it('is refused for a revision that does not exist', async () => {
     const batch = await newBatch(owner);
     const { patternId } = (await owner.get(`/api/batches/${batch.id}`)).body as { patternId: string };

@@ -148,6 +148,37 @@ describe('ways that only some parts ask for', () => {
     expect(places).toEqual([...places].sort((a, b) => a - b));
   });
 
+  it('parted off in a chuck its end is pared, or held the other way the workshop has', () => {
+    const { steps } = held(part({}), 'chuck').parts[0];
+    const off = steps.find((s) => s.title === 'Part it off')!;
+    expect(off.words.at(-2)).toBe('Slow, the other hand open under it; nothing wound round a finger.');
+    expect(off.words.at(-1)).toMatch(/^Pare its end flush by hand; or turn it round between cup 40/);
+    const bare = plan(
+      { ...body, parts: [part({})] },
+      workshopFor(body),
+      exampleInputs(1).stock,
+      { ...exampleInputs(1).order, mount: 'chuck' },
+      exampleInputs(1).schools,
+    ).parts[0].steps.find((s) => s.title === 'Part it off')!;
+    expect(bare.words.at(-1)).toMatch(/; or for its other end cut a jam seat of/);
+  });
+
+  it('pieces that share a blank share its sawing, and that the steps are those of one is said', () => {
+    const inputs = exampleInputs(4);
+    const made = (perBlank: number) =>
+      plan(
+        { ...body, parts: [part({})] },
+        inputs.workshop,
+        inputs.stock,
+        { ...inputs.order, perBlank },
+        inputs.schools,
+      );
+    const sawn = (perBlank: number) =>
+      made(perBlank).parts[0].steps.find((s) => s.id.startsWith('saw:'))!.minutes;
+    expect(sawn(2)).toBeCloseTo(sawn(1) / 2, 9);
+    expect(made(2).findings.map((f) => f.id)).toContain('route.several.p');
+  });
+
   it('a ball in cups loses its poles about the axis that lies across them', () => {
     const { body: ball, part: own } = PARTS.find(({ name }) => name.startsWith('Ball'))!;
     const { steps } = planned(ball, own, 1, 'cups').parts[0];

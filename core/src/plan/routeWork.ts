@@ -23,6 +23,7 @@ export function routeWork(part: Part, draft: PartDraft, inputs: PlanInputs): Wor
       length: shareOfBlank(draft, inputs),
     },
     mount,
+    perBlank: blank.perBlank,
     centring: centring?.words ?? [],
     clip: draft.clipped === true ? blank.octagon.clipLeg : null,
     holes: draft.holes,

@@ -262,7 +262,15 @@ export class BatchService {
       order: orderOf(dto),
       schools: { ...dto.schools },
     };
-    return snapshotOf(inputs);
+    const snapshot = snapshotOf(inputs);
+    const { plan } = snapshot;
+    if (plan.parts[0].steps.length === 0) {
+      const none = plan.findings.find((f) => f.id.startsWith('route.none'));
+      throw Problem.unusable([
+        { field: 'mount', why: none ? `${none.what} ${none.why} ${none.remedy}` : 'It has no steps.' },
+      ]);
+    }
+    return snapshot;
   }
 }
 

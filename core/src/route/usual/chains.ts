@@ -3,7 +3,7 @@ import { saidOf } from '../say/cut.js';
 import type { Grip } from '../shop.js';
 import type { Bench } from './bench.js';
 import { drillAt } from './drill.js';
-import { finishOff, nib, sawNib, tailEnd } from './ends.js';
+import { cutFree, finishOff, nib, sawNib } from './ends.js';
 import { betweenCentres, centre, fixtures, furtherAxis, holdIt, liveCentre } from './holds.js';
 import { each, MINUTES } from './minutes.js';
 import { NoWay } from './noWay.js';
@@ -247,23 +247,16 @@ function onPlateHoles(bench: Bench, by: string): void {
 
 /** Cut free at the drive, slowly, the piece falling into the hand. */
 function partOff(bench: Bench): void {
-  const { lie, work, wood, writer } = bench;
+  const { reversal } = bench.work.mount;
+  const instead = reversal ? `; or ${reversal.charAt(0).toLowerCase()}${reversal.slice(1)}` : '.';
   // a tip at the drive is all that still holds the piece: after everything else
-  tips(bench, lie.drive, 'turning');
-  writer.part({
-    wood,
-    subject: `${lie.drive} end`,
-    from: bench.datum('reference'),
-    mm: bench.from(lie.drive === 'reference' ? 0 : work.outline.length),
-    into: lie.drive === 'reference' ? [null, wood] : [wood, null],
+  cutFree(bench, bench.lie.drive, {
     title: 'Part it off',
     words: [
       'Slow, the other hand open under it; nothing wound round a finger.',
-      `Pare its end flush by hand${work.mount.reversal ? `; or t${work.mount.reversal.slice(1)}` : '.'}`,
+      `Pare its end flush by hand${instead}`,
     ],
-    tool: work.parter.name,
-    speed: bench.speed('part off'),
-    minutes: each(MINUTES.part),
+    tool: bench.work.parter.name,
   });
   bench.hold = null;
   finishOff(bench);
@@ -274,7 +267,12 @@ function endWithoutTail(bench: Bench): void {
   const { work, lie, writer } = bench;
   surface(bench);
   if (work.mount.tailstock !== null) writer.tailAway('Tailstock away', undefined, each(MINUTES.tail));
-  if (bench.waste(lie.tail) > 1e-6) tailEnd(bench);
+  if (bench.waste(lie.tail) > 1e-6)
+    cutFree(bench, lie.tail, {
+      title: 'Cut the waste at the tail away',
+      words: ['Light cuts to the middle; what is beyond falls. Sand the end before the finish.'],
+      tool: 'skew',
+    });
   coat(bench, true);
 }
 

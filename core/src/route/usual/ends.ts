@@ -58,19 +58,21 @@ export function sawNib(bench: Bench, end: PartEnd): void {
   });
 }
 
-/** The waste at the tail is cut away with nothing there but the drive, its tip turned before. */
-export function tailEnd(bench: Bench): void {
-  const { work, lie, wood, writer } = bench;
-  tips(bench, lie.tail, 'turning');
+/** The tip of an end is turned, and what lies beyond is cut away while it turns. */
+export function cutFree(
+  bench: Bench,
+  end: PartEnd,
+  manner: { title: string; words: string[]; tool: string },
+): void {
+  const { work, wood, writer } = bench;
+  tips(bench, end, 'turning');
   writer.part({
     wood,
-    subject: `${lie.tail} end`,
+    subject: `${end} end`,
     from: bench.datum('reference'),
-    mm: bench.from(lie.tail === 'reference' ? 0 : work.outline.length),
-    into: lie.tail === 'reference' ? [null, wood] : [wood, null],
-    title: 'Cut the waste at the tail away',
-    words: ['Light cuts to the middle; what is beyond falls. Sand the end before the finish.'],
-    tool: 'skew',
+    mm: bench.from(end === 'reference' ? 0 : work.outline.length),
+    into: end === 'reference' ? [null, wood] : [wood, null],
+    ...manner,
     speed: bench.speed('part off'),
     minutes: each(MINUTES.part),
   });

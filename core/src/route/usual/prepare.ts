@@ -19,7 +19,7 @@ export function prepare(bench: Bench): void {
         : `Cut to ${len(length)}; at its thinnest the ${kind} stock is ${len(across)} or more.`,
       'Keep knots, checks and glue lines out of it. Mark its first end: all lengths begin there.',
     ],
-    minutes: each(MINUTES.saw),
+    minutes: each(MINUTES.saw / work.perBlank),
   });
   squareEnds(bench);
   markCentres(bench);
@@ -38,7 +38,7 @@ function markCentres({ work, wood, writer }: Bench): void {
       ...(work.drilling.length > 0 ? ['Punch the centre of the end that is drilled.'] : []),
     ],
     stage: 'stock',
-    minutes: each(MINUTES.centres),
+    minutes: each(MINUTES.centres / work.perBlank),
   });
   if (work.clip !== null)
     writer.clip({
@@ -47,7 +47,7 @@ function markCentres({ work, wood, writer }: Bench): void {
       across: work.stock.across,
       title: 'Clip the corners',
       words: [`Clip ${len(work.clip)} off each corner in a V cradle.`],
-      minutes: each(MINUTES.clip),
+      minutes: each(MINUTES.clip / work.perBlank),
     });
 }
 

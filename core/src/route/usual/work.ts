@@ -36,6 +36,8 @@ export interface Work {
   outline: Outline;
   stock: SawnForm;
   mount: Mount;
+  /** pieces that are sawn as one blank: they share what is done to it before it is turned */
+  perBlank: number;
   /** how its centres are found, in words */
   centring: readonly string[];
   /** leg of the corners that are sawn off before roughing; null where they stay */

@@ -1,0 +1,42 @@
+import { plan, type PartPlan } from '@compas/core';
+import { screen, within } from '@testing-library/react';
+import { exampleInputs } from '../../../core/src/plan/exampleShop.js';
+import { shownInApp } from '../../test/inApp.js';
+import { RouteList } from './RouteList.js';
+
+const { pattern, workshop, stock, order, schools } = exampleInputs(6);
+const [part] = plan(pattern, workshop, stock, order, schools).parts;
+
+/** The set-ups of the list with the lines of each. */
+function listed(shown: PartPlan) {
+  shownInApp(<RouteList part={shown} />);
+  const list = screen.getByRole('list', { name: 'How it is made' });
+  return [...list.children].map((run) => ({
+    heading: run.querySelector('h3')!.textContent,
+    lines: [...run.querySelectorAll('li > b')].map((b) => b.textContent),
+    words: run.textContent,
+  }));
+}
+
+describe('how it is made', () => {
+  it('is each set-up with what holds the wood, and line by line what is done in it', () => {
+    const runs = listed(part);
+    expect(runs.flatMap((r) => r.lines)).toEqual(part.steps.map((s) => s.title));
+    const turned = runs.find((r) => r.lines.includes('Rough to round'))!;
+    expect(turned.heading).toBe('Rough, size, shapelathe, M8 stopper mandrel, tailstock up');
+    expect(turned.words).toMatch(/Part down to 35\.2\smm, 25\.1\smm from the first end/);
+    // lengths are in the units of the person, never as they are marked in sentences
+    expect(runs.map((r) => r.words).join(' ')).not.toContain('⟦');
+    const alone = runs.find((r) => r.lines.includes('Cut the waste at the tail away'))!;
+    expect(alone.heading).toContain('tailstock away');
+  });
+
+  it('of a plan that was kept before there were routes is its steps, each for itself', () => {
+    const steps = part.steps.slice(0, 4).map(({ operation: _, run: _run, ...old }) => old);
+    const runs = listed({ ...part, steps });
+    expect(runs.map((r) => r.lines)).toEqual(steps.map((s) => [s.title]));
+    expect(within(screen.getByRole('list', { name: 'How it is made' })).getAllByRole('heading')).toHaveLength(
+      4,
+    );
+  });
+});
