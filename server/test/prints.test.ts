@@ -105,7 +105,7 @@ describe('the choices of a plan', () => {
     const pattern = await newPattern(owner, stopper());
     const order = {
       ...choices(4),
-      mount: 'chuck',
+      mount: 'between centres',
       fitting: 'glued',
       stockForm: 'round',
       datum: 'e1.end',
