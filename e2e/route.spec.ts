@@ -3,6 +3,8 @@ import { enterDemo } from './door.js';
 
 /** What the lathe screen shows of a step: its title, its one figure, and the wood as it is drawn. */
 interface Shown {
+  /** as it stands at the head: its number, and where it lies in its blank */
+  piece: string;
   title: string;
   label: string;
   /** the figure, mm; null where it is in words */
@@ -37,6 +39,7 @@ const shown = (page: Page): Promise<Shown> =>
     const ends = [at(left), at(left + width)];
     const text = document.querySelector('.run-figure')?.textContent ?? '';
     return {
+      piece: document.querySelector('.run-piece')?.textContent ?? '',
       title: document.querySelector('.run-what h1')?.textContent ?? '',
       label: document.querySelector('.run-do .run-soft')?.textContent ?? '',
       mm: /^\d/.test(text) && text.includes('mm') ? parseFloat(text) : null,
@@ -45,6 +48,13 @@ const shown = (page: Page): Promise<Shown> =>
     };
   });
 
+/** Which piece is at hand, and what is done to it. */
+const headings = async (page: Page): Promise<string> => {
+  const both = [page.locator('.run-piece'), page.locator('.run-what h1')];
+  const texts = await Promise.all(both.map((one) => one.allTextContents()));
+  return texts.map((t) => t[0] ?? '').join(' ');
+};
+
 /** How thick the drawn wood is over a stretch: its thickest and its thinnest place. mm */
 function across(wood: Shown['wood'], { x0, x1 }: { x0: number; x1: number }) {
   const inset = Math.min(0.3, (x1 - x0) / 4);
@@ -52,8 +62,19 @@ function across(wood: Shown['wood'], { x0, x1 }: { x0: number; x1: number }) {
   return { most: Math.max(...there), least: Math.min(...there) };
 }
 
-/** Orders one of a pattern, drawn on before where that is wanted, and goes to the lathe. */
-async function toTheLathe(page: Page, pattern: string, draw?: (page: Page) => Promise<void>): Promise<void> {
+interface Ordering {
+  /** drawn on before it is ordered */
+  draw?: (page: Page) => Promise<void>;
+  pieces?: number;
+  inBlank?: number;
+}
+
+/** Orders some of a pattern and goes to the lathe. */
+async function toTheLathe(
+  page: Page,
+  pattern: string,
+  { draw, pieces = 1, inBlank = 1 }: Ordering = {},
+): Promise<void> {
   await enterDemo(page);
   await page.getByRole('link', { name: 'Patterns' }).click();
   await page
@@ -66,8 +87,13 @@ async function toTheLathe(page: Page, pattern: string, draw?: (page: Page) => Pr
     await expect(page.getByRole('button', { name: /Save as revision/ })).toBeHidden();
   }
   await page.getByRole('button', { name: 'Order some' }).click();
-  await page.getByLabel('How many').fill('1');
-  await page.getByLabel('How many').press('Tab');
+  for (const [field, value] of [
+    ['How many', pieces],
+    ['Pieces in a blank', inBlank],
+  ] as const) {
+    await page.getByLabel(field).fill(String(value));
+    await page.getByLabel(field).press('Tab');
+  }
   await page.getByRole('button', { name: 'Keep the plan' }).click();
   await page.getByRole('link', { name: 'To the lathe' }).click();
   await expect(page.locator('.run-what h1')).toBeVisible();
@@ -95,7 +121,7 @@ async function makeIt(page: Page): Promise<{ before: Shown; after: Shown }[]> {
     if (before) seen.push({ before, after: now });
     before = now;
     await done.click();
-    await expect(page.locator('.run-what h1').filter({ hasText: now.title, visible: true })).toHaveCount(0);
+    await expect.poll(() => headings(page)).not.toBe(`${now.piece} ${now.title}`);
   }
 }
 
@@ -105,6 +131,8 @@ function agrees(seen: readonly { before: Shown; after: Shown }[]): number {
   for (const { before, after } of seen) {
     // about another axis the outline that is seen from the front is not what the calliper reads
     if (before.mm === null || !before.work || before.title === 'Turn about the further axis') continue;
+    // places are told along the piece at hand: of another one they lie elsewhere
+    if (before.piece !== after.piece) continue;
     const found = across(after.wood, before.work);
     const where = `${before.title}, ${before.label} ${before.mm}`;
     switch (before.label) {
@@ -194,13 +222,15 @@ test('texture and a burnt line are made at their place: on sanded wood, under th
 test('what is drawn about a shifted axis is turned on second marks, after all that is about the first', async ({
   page,
 }) => {
-  await toTheLathe(page, 'Pastry pin', async (tab) => {
-    await tab.getByRole('tab', { name: /Parts and joins/ }).click();
-    await tab.getByRole('button', { name: '+ second axis' }).click();
-    const shift = tab.getByLabel('Shifted by', { exact: true });
-    await shift.fill('3');
-    await shift.press('Enter');
-    await expect(shift).toHaveValue('3');
+  await toTheLathe(page, 'Pastry pin', {
+    draw: async (tab) => {
+      await tab.getByRole('tab', { name: /Parts and joins/ }).click();
+      await tab.getByRole('button', { name: '+ second axis' }).click();
+      const shift = tab.getByLabel('Shifted by', { exact: true });
+      await shift.fill('3');
+      await shift.press('Enter');
+      await expect(shift).toHaveValue('3');
+    },
   });
   const seen = await makeIt(page);
   expect(agrees(seen)).toBeGreaterThan(2);
@@ -209,4 +239,26 @@ test('what is drawn about a shifted axis is turned on second marks, after all th
   expect(at('On the second marks')).toBeGreaterThan(at('Mark from the story stick'));
   expect(at('Turn about the further axis')).toBe(at('On the second marks') + 1);
   expect(at('Sand P')).toBeGreaterThan(at('Turn about the further axis'));
+});
+
+test('two finials come from one blank: sawn and mounted once, the one at the tail finished and parted off first', async ({
+  page,
+}) => {
+  await toTheLathe(page, 'Gallery finial', { pieces: 2, inBlank: 2 });
+  const seen = await makeIt(page);
+  expect(agrees(seen)).toBeGreaterThan(16);
+  const order = titles(seen);
+  for (const once of ['Saw the blank', 'Mark centres', 'In the chuck by its tenon', 'True it in the chuck'])
+    expect([once, order.filter((t) => t === once).length]).toEqual([once, 1]);
+  expect(order.filter((t) => t === 'Part it off')).toHaveLength(2);
+  const [off, up] = [
+    order.indexOf('Part it off'),
+    order.findIndex((t) => t.startsWith('Tailstock up again')),
+  ];
+  expect(off).toBeLessThan(up);
+  expect(seen[off]!.before.piece).toContain('1 of 2 in blank 1');
+  expect(seen[up]!.before.piece).toContain('2 of 2 in blank 1');
+  // what was parted off is gone from the drawn wood, the other still stands in the chuck
+  const long = ({ wood }: Shown) => Math.max(...wood.map((p) => p.x)) - Math.min(...wood.map((p) => p.x));
+  expect(long(seen[up]!.before)).toBeLessThan(long(seen[off]!.before) - 80);
 });

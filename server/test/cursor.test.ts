@@ -130,7 +130,7 @@ describe('how far a batch is', () => {
     await send(batch, played.slice(2)).expect(200);
     await send(batch, [...played].reverse()).expect(200);
     await send(batch, played.slice(0, 2)).expect(200);
-    const progress = progressOf(3, played);
+    const progress = progressOf(3, played, steps);
     const pieces = progress.pieces.map((p) => summaryOf(steps, p));
     const found = await listed(batch.id);
     expect(found).toMatchObject({ stepsDone: 2, rejected: 1 });

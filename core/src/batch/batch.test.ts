@@ -149,16 +149,19 @@ describe('progress', () => {
   });
 
   it('keeps a step locked until the one before is done and its wait is over', () => {
-    const before = progressOf(1, []).pieces[0]!;
+    const before = progressOf(1, [], steps).pieces[0]!;
     expect(holdsOn(steps[1]!, steps, before, t0)[0]).toMatchObject({ kind: 'lock' });
-    const glued = progressOf(1, [event(1, 0, { kind: 'done', stepId: 'glue' })]).pieces[0]!;
+    const glued = progressOf(1, [event(1, 0, { kind: 'done', stepId: 'glue' })], steps).pieces[0]!;
     expect(holdsOn(steps[1]!, steps, glued, t0 + 59 * 60_000)[0]).toMatchObject({
       kind: 'wait',
       until: t0 + 3_600_000,
     });
     expect(holdsOn(steps[1]!, steps, glued, t0 + 60 * 60_000)).toEqual([]);
-    const forced = progressOf(1, [event(1, 0, { kind: 'overridden', stepId: 'turn', why: 'fast glue' })])
-      .pieces[0]!;
+    const forced = progressOf(
+      1,
+      [event(1, 0, { kind: 'overridden', stepId: 'turn', why: 'fast glue' })],
+      steps,
+    ).pieces[0]!;
     expect(holdsOn(steps[1]!, steps, forced, t0)).toEqual([]);
   });
 
@@ -174,6 +177,7 @@ describe('progress', () => {
       progressOf(
         1,
         bodies.map((body, i) => event(1, i, body)),
+        held,
       ).pieces[0]!;
     const glued: RunEventBody = { kind: 'done', stepId: 'glue' };
     const at = t0 + 5 * 60_000;
@@ -187,13 +191,13 @@ describe('progress', () => {
 
   it('says what is next: another piece, the wait that ends first, or finished', () => {
     const one = [event(1, 0, { kind: 'done', stepId: 'glue' })];
-    expect(nextAction(steps, progressOf(2, one), 'by-piece', t0)).toMatchObject({
+    expect(nextAction(steps, progressOf(2, one, steps), 'by-piece', t0)).toMatchObject({
       kind: 'do',
       piece: 2,
       step: { id: 'glue' },
     });
     const both = [...one, event(2, 5, { kind: 'done', stepId: 'glue' })];
-    expect(nextAction(steps, progressOf(2, both), 'by-piece', t0 + 600_000)).toMatchObject({
+    expect(nextAction(steps, progressOf(2, both, steps), 'by-piece', t0 + 600_000)).toMatchObject({
       kind: 'wait',
       piece: 1,
       until: t0 + 3_600_000,
@@ -203,7 +207,7 @@ describe('progress', () => {
       event(1, 6, { kind: 'rejected', stepId: 'turn', cause: 'split' }),
       event(2, 90, { kind: 'done', stepId: 'turn' }),
     ];
-    expect(nextAction(steps, progressOf(2, gone), 'by-piece', t0 + 9e6)).toEqual({ kind: 'finished' });
+    expect(nextAction(steps, progressOf(2, gone, steps), 'by-piece', t0 + 9e6)).toEqual({ kind: 'finished' });
   });
 
   it('takes a step up again that was called done by mistake', () => {
@@ -211,7 +215,7 @@ describe('progress', () => {
       event(1, 0, { kind: 'done', stepId: 'glue' }),
       event(1, 1, { kind: 'reopened', stepId: 'glue' }),
     ];
-    expect(nextAction(steps, progressOf(1, events), 'by-piece', t0 + 120_000)).toMatchObject({
+    expect(nextAction(steps, progressOf(1, events, steps), 'by-piece', t0 + 120_000)).toMatchObject({
       kind: 'do',
       step: { id: 'glue' },
     });
@@ -225,26 +229,26 @@ describe('progress', () => {
       event(1, 4, { kind: 'corrected', eventId: measured.id, mm: 12, typed: '12.0', why: 'decimal point' }),
       event(2, 5, { kind: 'tried', stepId: 'turn', fits: false, note: '' }),
     ];
-    const straight = progressOf(2, events);
+    const straight = progressOf(2, events, steps);
     expect(straight.readings[0]).toMatchObject({ mm: 12, correctedWhy: 'decimal point' });
     fc.assert(
       fc.property(fc.shuffledSubarray(events, { minLength: events.length }), (shuffled) => {
-        expect(progressOf(2, shuffled)).toEqual(straight);
+        expect(progressOf(2, shuffled, steps)).toEqual(straight);
       }),
     );
   });
 
   it('finds events that contradict each other, and none where an override was given', () => {
     const early = event(1, 0, { kind: 'done', stepId: 'turn' });
-    expect(contradictions(steps, [early]).map((f) => f.id)).toEqual(['run.order.1.turn']);
+    expect(contradictions(steps, 3, [early]).map((f) => f.id)).toEqual(['run.order.1.turn']);
     // habit is no lock: what nothing needs may be passed over
     const habit = [...steps, step('label', 1)];
-    expect(contradictions(habit, [event(1, 0, { kind: 'done', stepId: 'label' })])).toEqual([]);
+    expect(contradictions(habit, 3, [event(1, 0, { kind: 'done', stepId: 'label' })])).toEqual([]);
     const forced = { ...event(1, -1, { kind: 'overridden', stepId: 'turn', why: 'dry fit' }) };
-    expect(contradictions(steps, [forced, early])).toEqual([]);
+    expect(contradictions(steps, 3, [forced, early])).toEqual([]);
     const rejected = event(2, 1, { kind: 'rejected', stepId: 'glue', cause: 'knot' });
     expect(
-      contradictions(steps, [rejected, event(2, 2, { kind: 'done', stepId: 'glue' })]).map((f) => f.id),
+      contradictions(steps, 3, [rejected, event(2, 2, { kind: 'done', stepId: 'glue' })]).map((f) => f.id),
     ).toEqual(['run.rejected.2']);
   });
 });

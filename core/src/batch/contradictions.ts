@@ -1,19 +1,51 @@
 import type { Finding } from '../measure/index.js';
 import type { RunEvent } from './event.js';
 import type { Step } from '../route/index.js';
+import { blankMates, blankOf, piecesInBlank, placeInBlank } from './sharedBlank.js';
 
 /**
  * Events that do not go together, as findings: work on a piece after it was rejected, a step done
  * before what locks it and without an override. They are kept as they came; somebody has to look.
  */
-export function contradictions(steps: readonly Step[], events: readonly RunEvent[]): Finding[] {
-  const byPiece = new Map<number, RunEvent[]>();
-  for (const event of [...events].sort((a, b) => a.at.localeCompare(b.at) || a.sequence - b.sequence))
-    byPiece.set(event.piece, [...(byPiece.get(event.piece) ?? []), event]);
-  return [...byPiece].flatMap(([piece, own]) => [
-    ...afterRejection(piece, own),
-    ...outOfOrder(piece, own, steps),
-  ]);
+export function contradictions(
+  steps: readonly Step[],
+  pieces: number,
+  events: readonly RunEvent[],
+): Finding[] {
+  const of = piecesInBlank(steps);
+  const ordered = [...events].sort((a, b) => a.at.localeCompare(b.at) || a.sequence - b.sequence);
+  return [
+    ...[...grouped(ordered, ({ piece }) => piece)].flatMap(([piece, own]) => afterRejection(piece, own)),
+    ...[...grouped(ordered, ({ piece }) => blankOf(piece, of))].flatMap(([blank, own]) =>
+      outOfOrder(own, openSteps(steps, blankMates(blank * of + 1, of, pieces), own)),
+    ),
+  ];
+}
+
+function grouped(events: readonly RunEvent[], by: (event: RunEvent) => number): Map<number, RunEvent[]> {
+  const groups = new Map<number, RunEvent[]>();
+  for (const event of events) groups.set(by(event), [...(groups.get(by(event)) ?? []), event]);
+  return groups;
+}
+
+/** The steps of a blank, without those of places where nothing is made any more: they hold nothing up. */
+function openSteps(
+  steps: readonly Step[],
+  mates: readonly number[],
+  events: readonly RunEvent[],
+): ReadonlyMap<string, Step> {
+  const gone = new Set(events.flatMap(({ piece, body }) => (body.kind === 'rejected' ? [piece] : [])));
+  const made = mates.filter((p) => !gone.has(p));
+  return new Map(
+    steps.flatMap((step) => {
+      const { share } = step;
+      const is =
+        share === undefined ||
+        share.place === null ||
+        made.some((p) => placeInBlank(p, share.of) === share.place);
+      return is ? [[step.id, step] as const] : [];
+    }),
+  );
 }
 
 function afterRejection(piece: number, events: RunEvent[]): Finding[] {
@@ -33,21 +65,21 @@ function afterRejection(piece: number, events: RunEvent[]): Finding[] {
   ];
 }
 
-function outOfOrder(piece: number, events: RunEvent[], steps: readonly Step[]): Finding[] {
+function outOfOrder(events: readonly RunEvent[], steps: ReadonlyMap<string, Step>): Finding[] {
   const done = new Set<string>();
   const overridden = new Set<string>();
   const findings: Finding[] = [];
-  for (const { body, device } of events) {
+  for (const { piece, body, device } of events) {
     if (body.kind === 'overridden') overridden.add(body.stepId);
     if (body.kind === 'reopened') done.delete(body.stepId);
     if (body.kind !== 'done') continue;
-    const step = steps.find((s) => s.id === body.stepId);
-    const missing = step?.locks.find((lock) => !done.has(lock.stepId));
+    const step = steps.get(body.stepId);
+    const missing = step?.locks.find((lock) => steps.has(lock.stepId) && !done.has(lock.stepId));
     if (step && missing && !overridden.has(step.id))
       findings.push(
         finding(
           `run.order.${piece}.${step.id}`,
-          `Piece ${piece}: ${step.title} was done before ${steps.find((s) => s.id === missing.stepId)?.title ?? missing.stepId}.`,
+          `Piece ${piece}: ${step.title} was done before ${steps.get(missing.stepId)?.title ?? missing.stepId}.`,
           `${device} recorded it so, perhaps while it had no connection: ${missing.reason}`,
           'Look at the piece before going on.',
         ),

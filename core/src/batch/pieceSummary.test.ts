@@ -21,6 +21,7 @@ const progress = (done: Record<string, number>, rest: Partial<PieceProgress> = {
   overridden: new Set(),
   tried: new Map(),
   checked: new Map(),
+  given: new Set(),
   rejected: null,
   ...rest,
 });

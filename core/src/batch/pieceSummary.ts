@@ -6,6 +6,7 @@ import {
   type OrderedStep,
   type PieceProgress,
 } from './progress.js';
+import { concerns } from './sharedBlank.js';
 
 /**
  * Number of the rule by which pieces are summed up. It goes up whenever `summaryOf` would give anything
@@ -38,12 +39,12 @@ interface PieceWait {
 /** Sums up a piece by the steps of the plan that it follows. */
 export function summaryOf(steps: readonly OrderedStep[], piece: PieceProgress): PieceSummary {
   const rejected = piece.rejected !== null;
-  const index = rejected ? -1 : steps.findIndex((s) => !piece.done.has(s.id));
+  const index = rejected ? -1 : steps.findIndex((s) => concerns(s, piece.piece) && !piece.done.has(s.id));
   const next = steps[index];
   const holds = next ? everyHold(next, steps, piece) : [];
   return {
     piece: piece.piece,
-    stepsDone: steps.filter((s) => piece.done.has(s.id)).length,
+    stepsDone: steps.filter((s) => concerns(s, piece.piece) && piece.done.has(s.id)).length,
     rejected,
     step: next ? index : null,
     lockedBy: holds.find((h) => h.kind === 'lock')?.reason ?? null,
@@ -60,7 +61,7 @@ function meanwhile(
 ): PieceSummary['meanwhile'] {
   const found: PieceSummary['meanwhile'] = [];
   for (const [i, step] of steps.entries()) {
-    if (i <= after || piece.done.has(step.id)) continue;
+    if (i <= after || piece.done.has(step.id) || !concerns(step, piece.piece)) continue;
     const holds = everyHold(step, steps, piece);
     if (holds.some((h) => h.kind === 'lock')) continue;
     found.push({ step: i, waits: holds.flatMap(waitOf) });

@@ -1,5 +1,6 @@
 import type { RunEvent } from './event.js';
 import type { OrderLock, Step } from '../route/index.js';
+import { blankMates, piecesInBlank, placeInBlank } from './sharedBlank.js';
 
 /** A measured value as it stands after corrections. */
 export interface Reading {
@@ -25,6 +26,8 @@ export interface PieceProgress {
   /** acceptance check → whether it held when it was last made */
   checked: Map<string, boolean>;
   rejected: { stepId: string; cause: string; at: string } | null;
+  /** places in its blank where nothing is made any more: what was to be done there holds nothing up */
+  given: Set<number>;
 }
 
 export interface BatchProgress {
@@ -34,26 +37,41 @@ export interface BatchProgress {
 
 /**
  * State of a batch from its events, whatever the order in which they arrived: events are played by
- * device time, then device and sequence. Events of pieces outside the batch are left out.
+ * device time, then device and sequence. Events of pieces outside the batch are left out. What is done to a
+ * blank is done to all pieces that lie in it: their steps have names of their own, so they share one record.
  */
-export function progressOf(pieces: number, events: readonly RunEvent[]): BatchProgress {
-  const progress: BatchProgress = {
-    pieces: Array.from({ length: pieces }, (_, i) => emptyPiece(i + 1)),
-    readings: [],
-  };
+export function progressOf(
+  pieces: number,
+  events: readonly RunEvent[],
+  steps: readonly Pick<Step, 'share'>[],
+): BatchProgress {
+  const of = piecesInBlank(steps);
+  const progress: BatchProgress = { pieces: emptyPieces(pieces, of), readings: [] };
   for (const event of inOrder(events)) play(progress, event);
+  for (const piece of progress.pieces)
+    if (piece.rejected !== null) piece.given.add(placeInBlank(piece.piece, of));
   return progress;
 }
 
-const emptyPiece = (piece: number): PieceProgress => ({
-  piece,
+function emptyPieces(pieces: number, of: number): PieceProgress[] {
+  const found: PieceProgress[] = [];
+  for (let piece = 1; piece <= pieces; piece++) {
+    const [first = piece] = blankMates(piece, of, pieces);
+    const mate = found[first - 1];
+    const blank = mate ?? emptyBlank(blankMates(piece, of, pieces).length, of);
+    found.push({ ...blank, piece, checked: new Map(), rejected: null });
+  }
+  return found;
+}
+
+/** The record of a blank; in the last one places may be left over. */
+const emptyBlank = (holds: number, of: number): Omit<PieceProgress, 'piece' | 'checked' | 'rejected'> => ({
   done: new Map(),
   started: new Map(),
   timers: new Map(),
   overridden: new Set(),
   tried: new Map(),
-  checked: new Map(),
-  rejected: null,
+  given: new Set(Array.from({ length: of - holds }, (_, i) => holds + i + 1)),
 });
 
 const inOrder = (events: readonly RunEvent[]): RunEvent[] =>
@@ -120,7 +138,7 @@ export interface Hold {
 }
 
 /** What of a step decides whether it may be done. */
-export type OrderedStep = Pick<Step, 'id' | 'title' | 'locks' | 'wait' | 'run' | 'prepares'>;
+export type OrderedStep = Pick<Step, 'id' | 'title' | 'locks' | 'wait' | 'run' | 'prepares' | 'share'>;
 
 /** How long a step must wait for one that locks it, minutes: what it waits for, or in plans without a route all of it. */
 export const waitBehind = ({ minutes }: OrderLock, before: Pick<Step, 'wait'> | undefined): number =>
@@ -158,7 +176,7 @@ const passedBefore = (
 
 function holdOf(lock: OrderLock, steps: readonly OrderedStep[], piece: PieceProgress): Hold[] {
   const before = steps.find((s) => s.id === lock.stepId);
-  if (!before) return [];
+  if (!before || piece.given.has(before.share?.place ?? 0)) return [];
   const done = piece.done.get(lock.stepId);
   if (done === undefined) return [{ kind: 'lock', reason: `${before.title} comes first: ${lock.reason}` }];
   const minutes = waitBehind(lock, before);

@@ -4,7 +4,7 @@ import { restOfRun } from './restOfRun.js';
 
 const step = (id: string, rest: Partial<Step> = {}): Step =>
   ({ id, measures: [], trialFit: false, ...rest }) as unknown as Step;
-const [piece] = progressOf(1, []).pieces;
+const [piece] = progressOf(1, [], []).pieces;
 const ids = (steps: Step[], id: string, at = piece!) => restOfRun(steps, id, at).map((s) => s.id);
 
 describe('what one tap ends', () => {
@@ -31,17 +31,16 @@ describe('what one tap ends', () => {
   });
 
   it('leaves out what is done already', () => {
-    const [done] = progressOf(1, [
-      {
-        id: 'e',
-        piece: 1,
-        at: '2026-03-02T08:00:00.000Z',
-        device: 't',
-        sequence: 1,
-        planVersion: 1,
-        body: { kind: 'done', stepId: 'mark' },
-      },
-    ]).pieces;
-    expect(ids(steps, 'rough', done)).toEqual(['rough']);
+    const done = {
+      id: 'e',
+      piece: 1,
+      at: '2026-03-02T08:00:00.000Z',
+      device: 't',
+      sequence: 1,
+      planVersion: 1,
+      body: { kind: 'done' as const, stepId: 'mark' },
+    };
+    const [marked] = progressOf(1, [done], steps).pieces;
+    expect(ids(steps, 'rough', marked)).toEqual(['rough']);
   });
 });

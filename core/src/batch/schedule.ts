@@ -2,6 +2,7 @@ import type { BatchingSchool } from '../measure/index.js';
 import type { WorkingHours } from '../workshop/index.js';
 import { runsOf, setupKey, type Step } from '../route/index.js';
 import { waitBehind } from './progress.js';
+import { blankMates, blankOf, concerns, piecesInBlank } from './sharedBlank.js';
 import { localTime, workFrom, type WallMinutes } from './workingTime.js';
 
 /** When a step is first begun and last ended over the batch, on the workshop's clock. */
@@ -29,7 +30,7 @@ interface Bench {
   free: WallMinutes;
   /** set-up that each place is in */
   state: Map<string, string>;
-  /** piece on the lathe */
+  /** blank on the lathe */
   onLathe: number | null;
   setups: number;
   setupMinutes: number;
@@ -58,10 +59,13 @@ export function scheduleBatch(
     handsOn: 0,
     spans: new Map(),
   };
+  const of = piecesInBlank(steps);
+  const blanks = Array.from({ length: Math.ceil(pieces / of) }, () => new Map<string, WallMinutes>());
   const batch: Batch = {
-    steps,
     byId: new Map(steps.map((s) => [s.id, s])),
-    done: Array.from({ length: pieces }, () => new Map<string, WallMinutes>()),
+    pieces,
+    of,
+    done: blanks,
     hours,
     start,
     end: start,
@@ -79,10 +83,12 @@ export function scheduleBatch(
   };
 }
 
-/** The batch as it is played: when each step of each piece was done, and when the last wait ends. */
+/** The batch as it is played: when each step of each blank was done, and when the last wait ends. */
 interface Batch {
-  steps: readonly Step[];
   byId: ReadonlyMap<string, Step>;
+  pieces: number;
+  /** pieces in a blank */
+  of: number;
   done: Map<string, WallMinutes>[];
   hours: WorkingHours;
   start: WallMinutes;
@@ -105,55 +111,72 @@ const WORKED: Record<BatchingSchool, Worked> = {
 /** Each run of steps on all pieces before the next. */
 function byOperation(bench: Bench, batch: Batch, steps: readonly Step[]): void {
   for (const run of runsOf(steps))
-    for (let p = 0; p < batch.done.length; p++) for (const step of run.steps) work(bench, batch, step, p);
+    for (let first = 1; first <= batch.pieces; first += batch.of)
+      for (const step of run.steps)
+        for (const piece of blankMates(first, batch.of, batch.pieces))
+          if (isOpen(batch, step, piece)) work(bench, batch, step, piece);
 }
+
+/** What is done to a whole blank is done once, with the first of its pieces that comes to it. */
+const isOpen = (batch: Batch, step: Step, piece: number): boolean =>
+  concerns(step, piece) && batch.done[blankOf(piece, batch.of)]?.has(step.id) !== true;
 
 /** The first piece that can go on goes on; when all wait, the one whose wait ends first. */
 function byPiece(bench: Bench, batch: Batch, steps: readonly Step[]): void {
-  const next = batch.done.map(() => 0);
-  for (let left = steps.length * next.length; left > 0; left--) {
-    let chosen = -1;
+  const at = Array.from({ length: batch.pieces }, () => 0);
+  const nextOf = (piece: number): Step | undefined => {
+    let i = at[piece - 1] ?? 0;
+    for (; steps[i] && !isOpen(batch, steps[i] as Step, piece); i++);
+    at[piece - 1] = i;
+    return steps[i];
+  };
+  for (;;) {
+    let chosen: { piece: number; step: Step } | null = null;
     let soonest = Infinity;
-    for (let p = 0; p < next.length; p++) {
-      const step = steps[next[p] ?? 0];
+    for (let piece = 1; piece <= batch.pieces; piece++) {
+      const step = nextOf(piece);
       if (!step) continue;
-      const ready = readyAt(batch, step, p);
-      if (ready < soonest) [chosen, soonest] = [p, ready];
-      if (ready <= bench.free) {
-        chosen = p;
-        break;
-      }
+      const ready = readyAt(batch, step, piece);
+      if (ready < soonest || ready <= bench.free) [chosen, soonest] = [{ piece, step }, ready];
+      if (ready <= bench.free) break;
     }
-    const step = steps[next[chosen] ?? 0];
-    if (!step) return;
-    work(bench, batch, step, chosen);
-    next[chosen] = (next[chosen] ?? 0) + 1;
+    if (!chosen) return;
+    work(bench, batch, chosen.step, chosen.piece);
   }
 }
 
 /** When a piece can go on with a step: all that locks it is done and has waited as long as it must. */
-function readyAt({ done, byId, start }: Batch, { locks }: Step, piece: number): WallMinutes {
+function readyAt(batch: Batch, { locks }: Step, piece: number): WallMinutes {
+  const { done, byId, start, of } = batch;
+  const blank = blankOf(piece, of);
   let ready = start;
   for (const lock of locks) {
-    const at = done[piece]?.get(lock.stepId);
-    if (at !== undefined) ready = Math.max(ready, at + waitBehind(lock, byId.get(lock.stepId)));
+    const before = byId.get(lock.stepId);
+    const at = done[blank]?.get(lock.stepId);
+    if (at !== undefined) ready = Math.max(ready, at + waitBehind(lock, before));
+    // what another piece of the blank must have behind it first
+    else if (before?.share?.place && isMade(batch, blank, before.share.place) && !concerns(before, piece))
+      return Infinity;
   }
   return ready;
 }
 
+/** The last blank may hold fewer pieces. */
+const isMade = ({ of, pieces }: Batch, blank: number, place: number): boolean => blank * of + place <= pieces;
+
 /** Does one step of one piece. */
 function work(bench: Bench, batch: Batch, step: Step, piece: number): void {
-  const minutes = preparation(bench, step, piece) + step.minutes;
+  const minutes = preparation(bench, step, blankOf(piece, batch.of)) + step.minutes;
   const { from, to } = workFrom(batch.hours, Math.max(bench.free, readyAt(batch, step, piece)), minutes);
   bench.free = to;
   bench.handsOn += minutes;
   const span = bench.spans.get(step.id);
   bench.spans.set(step.id, { from: Math.min(span?.from ?? from, from), to: Math.max(span?.to ?? to, to) });
-  batch.done[piece]?.set(step.id, to);
+  batch.done[blankOf(piece, batch.of)]?.set(step.id, to);
   batch.end = Math.max(batch.end, to + (step.wait?.minutes ?? 0));
 }
 
-function preparation(bench: Bench, step: Step, piece: number): number {
+function preparation(bench: Bench, step: Step, blank: number): number {
   const { place } = step.setup;
   const key = setupKey(step.setup);
   let minutes = 0;
@@ -163,8 +186,8 @@ function preparation(bench: Bench, step: Step, piece: number): number {
     minutes += step.setupMinutes;
   }
   if (place === 'lathe') {
-    if (bench.onLathe !== piece) minutes += step.remountMinutes;
-    bench.onLathe = piece;
+    if (bench.onLathe !== blank) minutes += step.remountMinutes;
+    bench.onLathe = blank;
   }
   bench.setupMinutes += minutes;
   return minutes;

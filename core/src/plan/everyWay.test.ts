@@ -163,22 +163,6 @@ describe('ways that only some parts ask for', () => {
     expect(bare.words.at(-1)).toMatch(/; or for its other end cut a jam seat of/);
   });
 
-  it('pieces that share a blank share its sawing, and that the steps are those of one is said', () => {
-    const inputs = exampleInputs(4);
-    const made = (perBlank: number) =>
-      plan(
-        { ...body, parts: [part({})] },
-        inputs.workshop,
-        inputs.stock,
-        { ...inputs.order, perBlank },
-        inputs.schools,
-      );
-    const sawn = (perBlank: number) =>
-      made(perBlank).parts[0].steps.find((s) => s.id.startsWith('saw:'))!.minutes;
-    expect(sawn(2)).toBeCloseTo(sawn(1) / 2, 9);
-    expect(made(2).findings.map((f) => f.id)).toContain('route.several.p');
-  });
-
   it('a ball in cups loses its poles about the axis that lies across them', () => {
     const { body: ball, part: own } = PARTS.find(({ name }) => name.startsWith('Ball'))!;
     const { steps } = planned(ball, own, 1, 'cups').parts[0];

@@ -1,4 +1,5 @@
 import { dim } from '../measure/index.js';
+import type { Kit } from '../hardware/index.js';
 import type { MountKind } from '../mounting/index.js';
 import type { Part, PatternBody } from '../pattern/index.js';
 import { covers, goalOf, NoWay, play, usualRoute } from '../route/index.js';
@@ -25,7 +26,12 @@ export function workshopFor({ parts }: PatternBody) {
 }
 
 /** The usual route of one part of a pattern in a way of holding, with what is said against it. */
-export function routed(body: PatternBody, part: Part, mount: MountKind, kits = exampleInputs(1).stock.kits) {
+export function routed(
+  body: PatternBody,
+  part: Part,
+  mount: MountKind,
+  { kits = exampleInputs(1).stock.kits, perBlank = 1 }: { kits?: Kit[]; perBlank?: number } = {},
+) {
   const base = exampleInputs(1);
   const pattern: PatternBody = { ...body, parts: [part] };
   const inputs = {
@@ -33,7 +39,7 @@ export function routed(body: PatternBody, part: Part, mount: MountKind, kits = e
     stock: { ...base.stock, kits },
     workshop: workshopFor(body),
     pattern,
-    order: { ...base.order, mount },
+    order: { ...base.order, mount, perBlank },
   };
   const { plan } = planPart(part, inputs);
   const work = routeWork(part, plan, inputs);

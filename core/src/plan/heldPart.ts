@@ -2,6 +2,7 @@ import type { Figure } from '../measure/index.js';
 import { centringOf, proposeMounts, type Mount, type StockForm } from '../mounting/index.js';
 import type { Outline } from '../pattern/index.js';
 import { blankFor, type Blank } from '../stock/index.js';
+import { aloneInBlank } from './aloneInBlank.js';
 import type { DrawnPart } from './drawnPart.js';
 import type { PlanInputs } from './inputs.js';
 
@@ -36,8 +37,10 @@ export function heldPart(drawn: DrawnPart, { pattern, workshop, order }: PlanInp
       finishedLength: outline.length,
       wasteDrive: mount.wasteDrive,
       wasteTail: mount.wasteTail,
-      // only the ends of a blank can be drilled
-      perBlank: drill.operations.length > 0 ? 1 : Math.max(1, order.perBlank),
+      perBlank:
+        aloneInBlank({ ...drawn, drilling: drill.operations, mount }) === null
+          ? Math.max(1, order.perBlank)
+          : 1,
       pieces,
       ...squareLeft(outline),
     },

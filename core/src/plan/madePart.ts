@@ -29,6 +29,7 @@ export function madePart(part: Part, draft: PartDraft, inputs: PlanInputs): Made
   const played = play(route, lengths);
   const steps = stepsOf(route, played, {
     partId: part.id,
+    perBlank: work.perBlank,
     fixtures: draft.mount.fixtures ?? [],
     tail: draft.mount.tailstock !== null,
     setups: SETUPS,
@@ -38,11 +39,7 @@ export function madePart(part: Part, draft: PartDraft, inputs: PlanInputs): Made
   const own = (finding: Finding): Finding => ({ ...finding, partId: part.id });
   return {
     steps: withChecks(steps, part, inputs.pattern),
-    findings: [
-      ...played.findings.map(own),
-      ...covers(played.end, [goalOf(work)]).map(own),
-      ...severalFindings(part, draft),
-    ],
+    findings: [...played.findings.map(own), ...covers(played.end, [goalOf(work)]).map(own)],
   };
 }
 
@@ -55,19 +52,3 @@ const noWay = (part: Part, { mount }: PartDraft, { why, remedy }: NoWay): Findin
   why,
   remedy,
 });
-
-/** Pieces that share a blank share its ends: the lengths of all but the first begin elsewhere. */
-function severalFindings({ id }: Part, { blank }: PartDraft): Finding[] {
-  if (blank.perBlank === 1) return [];
-  return [
-    {
-      id: `route.several.${id}`,
-      severity: 'warn',
-      stage: 'stock',
-      partId: id,
-      what: `${blank.perBlank} pieces share a blank; the steps are those of one piece.`,
-      why: 'Lengths from the first end are right for the piece that lies at it; the next one begins a piece and a parting further on.',
-      remedy: 'Cross-cut the blanks first, or add the piece before to every length.',
-    },
-  ];
-}

@@ -3,6 +3,7 @@ import type { Material } from '../material/index.js';
 import { deepest, matingFindings } from '../hardware/index.js';
 import type { Mount } from '../mounting/index.js';
 import { designAdvice, flowFindings, type Hole, type Outline, type Part } from '../pattern/index.js';
+import { aloneInBlank } from './aloneInBlank.js';
 import { drillFindings } from './drillFindings.js';
 import { wallFindings } from './wallFindings.js';
 import { lengthFindings } from '../stock/index.js';
@@ -24,7 +25,7 @@ export function partFindings(part: Part, inputs: PlanInputs, draft: PartDraft): 
     ...[hardware, ...(draft.otherHardware ?? [])].flatMap((h) =>
       h?.needs.mating ? matingFindings(part, outline, h.fitted, h.needs.mating) : [],
     ),
-    ...perBlankFindings(part, order.perBlank, draft.blank.perBlank),
+    ...perBlankFindings(part, order.perBlank, draft),
     ...mountChoiceFindings(part, inputs, mount),
     ...drilledEndFindings(part, outline, holes, mount),
     ...speedFindings(part, draft.speeds),
@@ -77,8 +78,9 @@ const outlineFinding = (part: Part, elementId: string, why: string): Finding => 
   remedy: 'Change its dimensions; until then the drawing shows it straight.',
 });
 
-function perBlankFindings(part: Part, wished: number, planned: number): Finding[] {
-  if (planned >= wished) return [];
+function perBlankFindings(part: Part, wished: number, draft: PartDraft): Finding[] {
+  const why = aloneInBlank({ ...draft, part });
+  if (wished <= 1 || why === null) return [];
   return [
     {
       id: `stock.perblank.${part.id}`,
@@ -86,8 +88,9 @@ function perBlankFindings(part: Part, wished: number, planned: number): Finding[
       stage: 'stock',
       partId: part.id,
       what: `One piece from each blank, not ${wished}.`,
-      why: 'A piece with a drilled end is drilled while its blank is square, and only the ends of a blank can be reached.',
-      remedy: 'Nothing to do; for pieces without holes several come from one blank.',
+      why,
+      remedy:
+        'Nothing to do; pieces without holes, hardware and further axes come several from one blank, between centres or in a chuck.',
     },
   ];
 }

@@ -19,7 +19,7 @@ import { startWithWood, woodFigures, woodFindings } from './wood.js';
  * Version of the rules; a snapshot names the one that made it. Whenever a rule changes a plan it goes up, and
  * `fixtures/engines.json` gains the fingerprint of the plans it makes.
  */
-export const ENGINE = '5';
+export const ENGINE = '6';
 
 /** Everything that has to be known to make an order of one pattern. */
 export interface Plan {
@@ -117,7 +117,9 @@ function timeFigures(schedule: Schedule, part: PartPlan): Figure[] {
     (longest, s) => ((s.wait?.minutes ?? 0) > (longest?.wait?.minutes ?? 0) ? s : longest),
     null,
   );
-  const perPiece = part.steps.reduce((sum, s) => sum + s.minutes, 0);
+  // what is done to a whole blank is shared by the pieces in it
+  const inBlank = part.steps.reduce((sum, s) => sum + s.minutes * (s.share ? 1 : part.blank.perBlank), 0);
+  const perPiece = inBlank / part.blank.perBlank;
   return [
     {
       id: 'time.handson',

@@ -24,7 +24,7 @@ export interface PlanSummary {
 export function planSummaryOf(plan: Plan): PlanSummary {
   const [part] = plan.parts;
   return {
-    steps: part.steps.map(({ id, title, stage, locks, wait, run, prepares }) => ({
+    steps: part.steps.map(({ id, title, stage, locks, wait, run, prepares, share }) => ({
       id,
       title,
       stage,
@@ -32,6 +32,7 @@ export function planSummaryOf(plan: Plan): PlanSummary {
       wait,
       ...(run === undefined ? {} : { run }),
       ...(prepares === true ? { prepares } : {}),
+      ...(share === undefined ? {} : { share }),
     })),
     school: plan.schools.batching,
     plannedEnd: chosenSchedule(plan).end,

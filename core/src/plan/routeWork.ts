@@ -20,10 +20,11 @@ export function routeWork(part: Part, draft: PartDraft, inputs: PlanInputs): Wor
       kind: inputs.order.stockForm ?? 'square',
       // a square that is left has the size its faces are planed to
       across: Math.max(0, ...(outline.squares ?? []).map((s) => s.side)) || blank.section,
-      length: shareOfBlank(draft, inputs),
+      length: blank.length,
     },
     mount,
     perBlank: blank.perBlank,
+    gap: inputs.workshop.allowances.parting,
     centring: centring?.words ?? [],
     clip: draft.clipped === true ? blank.octagon.clipLeg : null,
     holes: draft.holes,
@@ -48,12 +49,6 @@ export function routeWork(part: Part, draft: PartDraft, inputs: PlanInputs): Wor
 
 /** Width of a parting tool where the workshop has none, mm. */
 const USUAL_PARTING = 3;
-
-/** What of a blank one piece is made from: of several in it the route is that of one, waste at both ends. mm */
-function shareOfBlank({ blank, outline, mount }: PartDraft, { workshop }: PlanInputs): number {
-  if (blank.perBlank === 1) return blank.length;
-  return Math.ceil(outline.length + workshop.allowances.parting + mount.wasteDrive + mount.wasteTail - 1e-9);
-}
 
 /** How far a kit hides the wood from its end, mm. */
 const coveredBy = ({ kit }: PlannedHardware): number =>

@@ -68,6 +68,8 @@ export interface Operation {
   /** woods it is done to */
   on: string[];
   per: 'piece' | 'blank' | 'group' | 'all';
+  /** of several pieces in one blank the one it is done for; it is done to the blank when not said */
+  place?: number;
   title: string;
   words: string[];
   said: Said[];

@@ -38,7 +38,7 @@ export function standingBefore(steps: readonly Step[], stepId: string, pitch: nu
   if (!operation || !before) return null;
   const shop = before.woods.length === 0 ? applied(before, operation) : before;
   const wood = woodOf(shop, operation.on[0] ?? '') ?? shop.woods[0];
-  const piece = wood?.pieces[0];
+  const piece = wood?.pieces.find((p) => p.n === operation.place) ?? wood?.pieces[0];
   if (!wood || !piece) return null;
   return {
     wood,

@@ -33,6 +33,12 @@ export interface Timer {
   minutes: number;
 }
 
+/** Of several pieces that lie in one blank: whose a step is, counted from the end that is worked first; null is all of theirs. */
+export interface Share {
+  place: number | null;
+  of: number;
+}
+
 /** One operation of one piece as it is done, shown and recorded. Sentences may carry length marks. */
 export interface Step {
   /** stable within the plan and across its versions */
@@ -62,6 +68,8 @@ export interface Step {
   run?: number;
   /** it comes before the piece is first on the lathe, or beside it */
   prepares?: boolean;
+  /** where several pieces lie in one blank: for which of them it is done, or for all of them at once */
+  share?: Share;
   /** what it does to the wood; plans made before there were routes have none */
   operation?: Operation;
 }

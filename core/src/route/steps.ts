@@ -8,6 +8,8 @@ import { setupKey, type Place, type SetupState, type Step, type Wait } from './s
 /** What of the workshop decides how operations are grouped and counted. */
 export interface StepSite {
   partId: string;
+  /** pieces that lie in one blank */
+  perBlank: number;
   /** what must be on the lathe beside what holds */
   fixtures: readonly string[];
   /** the tailstock is used for this way of holding */
@@ -58,6 +60,7 @@ export function stepsOf(route: Route, played: Played, site: StepSite): Step[] {
       measures: operation.measures ?? [],
       against: operation.kind === 'measure' ? 'finished' : 'cut',
       trialFit: operation.kind === 'try',
+      ...(site.perBlank === 1 ? {} : { share: { place: operation.place ?? null, of: site.perBlank } }),
       operation,
     };
   });
@@ -159,12 +162,12 @@ function profileWords(operation: Operation, before: Shop, lengths: Lengths): str
   const [only] = stops;
   if (stops.length < 2 || !only || !place || !wood) return [];
   const words = told(stops).map(({ x, across, off }) => `${len(x)} ⌀ ${len(across)}${off}`);
-  return [`From ${place.words}${beforeFinished(wood, place)}: ${words.join(' → ')}.`];
+  return [`From ${place.words}${beforeFinished(wood, place, operation.place)}: ${words.join(' → ')}.`];
 }
 
 /** How far the finished end lies behind the one that is measured from, while waste still stands before it. */
-function beforeFinished({ pieces }: Wood, { at }: DatumPlace): string {
-  const [piece] = pieces;
+function beforeFinished({ pieces }: Wood, { at }: DatumPlace, place = 1): string {
+  const piece = pieces.find((p) => p.n === place) ?? pieces[0];
   const waste = piece ? (piece.at.at[0] - at.at[0]) * at.along[0] : 0;
   return waste > 0.05 && at.along[0] > 0 ? `, ${len(waste)} before the finished one` : '';
 }

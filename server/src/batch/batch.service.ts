@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import {
   nextOf,
+  stepsOfPiece,
   snapshotOf,
   type PieceSummary,
   type PlanInputs,
@@ -276,14 +277,16 @@ export class BatchService {
 
 function summaryView({ summary, at: _, ...view }: ListedRow, pieces: readonly PieceSummary[], now: number) {
   const { steps, school, ...shown } = summary;
-  const { length } = steps;
   const next = nextOf(steps, pieces, school, now);
   return {
     ...view,
     ...shown,
     next,
     stepsDone: pieces.reduce((sum, p) => sum + p.stepsDone, 0),
-    stepsInAll: pieces.reduce((sum, p) => sum + (p.rejected ? p.stepsDone : length), 0),
+    stepsInAll: pieces.reduce(
+      (sum, p) => sum + (p.rejected ? p.stepsDone : stepsOfPiece(steps, p.piece).length),
+      0,
+    ),
     rejected: pieces.filter((p) => p.rejected).length,
   };
 }

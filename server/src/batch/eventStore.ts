@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import type { RunEvent, StepLine } from '@compas/core';
+import { piecesInBlank, type RunEvent, type StepLine } from '@compas/core';
 import { WorkshopTransaction } from '../database/workshopTransaction.js';
 import { Problem } from '../edge/problem.js';
 import { readEvent, type EventPageView, type SetAsideView, type StoredEventsView } from './event.dto.js';
@@ -79,7 +79,9 @@ export class EventStore {
     );
     if (!recorded) throw Problem.notFound('batch');
     const { known, fitting, pieces, steps, events: ofPieces } = recorded;
-    if (pieces) await this.summaries.keep(manager, batchId, steps, pieces, ofPieces ?? []);
+    // what is done to a blank is done to all pieces in it, and their events did not come along
+    if (pieces && piecesInBlank(steps) > 1) await this.summaries.refresh(manager, batchId, steps);
+    else if (pieces) await this.summaries.keep(manager, batchId, steps, pieces, ofPieces ?? []);
     return { stored: (fitting?.length ?? 0) - known, fitting: new Set(fitting ?? []) };
   }
 

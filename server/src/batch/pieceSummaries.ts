@@ -43,7 +43,7 @@ export class PieceSummaries {
     pieces: readonly number[],
     events: readonly RunEvent[],
   ): Promise<void> {
-    const progress = progressOf(Math.max(0, ...pieces), events);
+    const progress = progressOf(Math.max(0, ...pieces), events, steps);
     const wanted = new Set(pieces);
     const summaries = progress.pieces.filter((p) => wanted.has(p.piece)).map((p) => summaryOf(steps, p));
     await manager.query(KEEP, [batchId, JSON.stringify(summaries)]);

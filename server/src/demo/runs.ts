@@ -1,5 +1,12 @@
 import { createHash } from 'node:crypto';
-import type { PlanSnapshot, RunEvent, RunEventBody, Station, Step } from '@compas/core';
+import {
+  stepsOfPiece,
+  type PlanSnapshot,
+  type RunEvent,
+  type RunEventBody,
+  type Station,
+  type Step,
+} from '@compas/core';
 
 /** How a demo run went: which steps each piece has behind it, and what was measured. */
 export interface DemoRun {
@@ -35,7 +42,7 @@ export function demoEvents(batchId: string, { plan }: PlanSnapshot, run: DemoRun
   };
   part.steps.forEach((step, index) => {
     for (let piece = 1; piece <= part.pieces; piece++) {
-      if (run.stepsDone(piece, part.steps) <= index) continue;
+      if (run.stepsDone(piece, part.steps) <= index || stepsOfPiece([step], piece).length === 0) continue;
       clock += step.minutes * MINUTE;
       for (const id of step.measures) {
         const station = part.stations.find((s) => s.id === id);

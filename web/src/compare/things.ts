@@ -69,7 +69,7 @@ function sampleThing(sample: Sample): Thing[] {
 /** A piece as it was measured: the planned outline through the diameters that were read, straight between. */
 function measuredPieces(batch: BatchDetail): Thing[] {
   const [part] = batch.snapshot.plan.parts;
-  const progress = progressOf(batch.pieces, batch.events);
+  const progress = progressOf(batch.pieces, batch.events, part.steps);
   return progress.pieces.flatMap((piece) => {
     const own = progress.readings.filter((r) => r.piece === piece.piece);
     const readings = finishedReadings(own, part.steps, part.stations);

@@ -17,6 +17,9 @@ export function RouteList({ part }: { part: PartPlan }) {
               {run.steps.map((step) => (
                 <li key={step.id}>
                   <b>{step.title}</b>
+                  {typeof step.share?.place === 'number' && (
+                    <span className="soft"> · piece {step.share.place} of the blank</span>
+                  )}
                   {step.operation?.tool !== undefined && <> — {<Say text={step.operation.tool} />}</>}
                   {step.words.map((words) => (
                     <p key={words}>

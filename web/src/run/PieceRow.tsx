@@ -1,4 +1,4 @@
-import type { PieceProgress, Step } from '@compas/core';
+import { stepsOfPiece, type PieceProgress, type Step } from '@compas/core';
 
 interface PieceRowProps {
   pieces: readonly PieceProgress[];
@@ -12,8 +12,9 @@ export function PieceRow({ pieces, steps, current, onChoose }: PieceRowProps) {
   return (
     <nav className="run-pieces" aria-label="Pieces">
       {pieces.map((piece) => {
-        const open = steps.find((s) => !piece.done.has(s.id));
-        const share = piece.done.size / steps.length;
+        const own = stepsOfPiece(steps, piece.piece);
+        const open = own.find((s) => !piece.done.has(s.id));
+        const share = own.filter((s) => piece.done.has(s.id)).length / own.length;
         const words = piece.rejected ? 'rejected' : open ? open.title : 'done';
         return (
           <button
@@ -22,7 +23,7 @@ export function PieceRow({ pieces, steps, current, onChoose }: PieceRowProps) {
             aria-label={`Piece ${piece.piece}, ${words}`}
             aria-current={piece.piece === current}
             data-state={piece.rejected ? 'rejected' : open ? 'open' : 'done'}
-            onClick={() => onChoose(piece.piece, (open ?? steps.at(-1))?.id ?? '')}
+            onClick={() => onChoose(piece.piece, (open ?? own.at(-1))?.id ?? '')}
           >
             {piece.piece}
             <span className="fill" style={{ width: `${share * 100}%` }} />

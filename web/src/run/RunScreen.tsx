@@ -1,4 +1,11 @@
-import { BATCHING_SCHOOLS, nextAction, type BatchingSchool } from '@compas/core';
+import {
+  BATCHING_SCHOOLS,
+  blankOf,
+  nextAction,
+  piecesInBlank,
+  placeInBlank,
+  type BatchingSchool,
+} from '@compas/core';
 import { ConfigProvider, Segmented } from 'antd';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -55,6 +62,7 @@ function Running({ run, batch }: { run: Run; batch: NonNullable<Run['batch']> })
   const awake = useWakeLock();
   useStarted(run, school, chosen === null, now);
   if (!run.progress) return null;
+  const inBlank = piecesInBlank(part.steps);
   const next = nextAction(part.steps, run.progress, school, now);
   const piece = chosen?.piece ?? (next.kind === 'finished' ? 1 : next.piece);
   const state = run.progress.pieces[piece - 1];
@@ -71,6 +79,12 @@ function Running({ run, batch }: { run: Run; batch: NonNullable<Run['batch']> })
         </Link>
         <b className="run-piece">
           piece {piece} of {batch.pieces}
+          {inBlank > 1 && (
+            <small>
+              {' '}
+              · {placeInBlank(piece, inBlank)} of {inBlank} in blank {blankOf(piece, inBlank) + 1}
+            </small>
+          )}
         </b>
         <Segmented<BatchingSchool>
           aria-label="Batch goes"

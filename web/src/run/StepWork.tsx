@@ -3,6 +3,7 @@ import {
   restOfRun,
   runsOf,
   standingBefore,
+  stepsOfPiece,
   type Finding,
   type PartPlan,
   type PieceProgress,
@@ -54,7 +55,7 @@ export function StepWork(props: StepWorkProps) {
   );
   const unchecked = checks.some((c) => !state.checked.has(c.id));
   const closed = state.done.has(step.id) || state.rejected !== null;
-  const rest = restOfRun(part.steps, step.id, state);
+  const rest = restOfRun(stepsOfPiece(part.steps, state.piece), step.id, state);
   const finish = async (steps: readonly Step[]) => {
     await record(...steps.map(({ id }): RunEventBody => ({ kind: 'done', stepId: id })));
     onLeave();
@@ -199,7 +200,7 @@ function WoodStrip({ part, step }: { part: PartPlan; step: Step }) {
 
 /** The runs of a piece; the steps of the one that is at hand, of the others how far they are. */
 function StepList({ part, step, state, onStep }: StepWorkProps) {
-  const runs = runsOf(part.steps);
+  const runs = runsOf(stepsOfPiece(part.steps, state.piece));
   return (
     <ol className="run-steps" aria-label="Steps of this piece">
       {runs.map((run) => {

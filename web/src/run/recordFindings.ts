@@ -12,5 +12,5 @@ export function recordFindings(batch: BatchDetail, events: readonly RunEvent[]):
     why,
     remedy: 'Record it again at the lathe if it matters.',
   }));
-  return [...contradictions(steps, events), ...aside];
+  return [...contradictions(steps, batch.pieces, events), ...aside];
 }

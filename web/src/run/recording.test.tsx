@@ -13,7 +13,7 @@ const { snapshot } = exampleBatch();
 const [part] = snapshot.plan.parts;
 const SAW = 'saw:blank part1';
 const stepOf = (id: string) => part.steps.find((s) => s.id === id)!;
-const untouched = () => progressOf(1, []).pieces[0]!;
+const untouched = () => progressOf(1, [], part.steps).pieces[0]!;
 const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
 
 /** What was recorded, in order. */

@@ -128,7 +128,8 @@ export function useRun(id: string): Run {
 
   const events = useMemo(() => merged(query.data?.events ?? [], own), [query.data, own]);
   const progress = useMemo(
-    () => (query.data ? progressOf(query.data.pieces, events) : null),
+    () =>
+      query.data ? progressOf(query.data.pieces, events, query.data.snapshot.plan.parts[0].steps) : null,
     [query.data, events],
   );
   const findings = useMemo(

@@ -34,7 +34,7 @@ export default function TwinsScreen() {
 function useVerdict(batch: BatchDetail): TwinsVerdict {
   return useMemo(() => {
     const [{ stations, steps }] = batch.snapshot.plan.parts;
-    const { pieces, readings } = progressOf(batch.pieces, batch.events);
+    const { pieces, readings } = progressOf(batch.pieces, batch.events, batch.snapshot.plan.parts[0].steps);
     return inspectTwins(
       stations,
       finishedReadings(readings, steps, stations),

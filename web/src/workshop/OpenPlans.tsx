@@ -72,7 +72,7 @@ function stepsLeft(batch: BatchDetail): string {
   const { plan } = batch.snapshot;
   const next = nextAction(
     plan.parts[0].steps,
-    progressOf(batch.pieces, batch.events),
+    progressOf(batch.pieces, batch.events, plan.parts[0].steps),
     plan.schools.batching,
     Date.now(),
   );

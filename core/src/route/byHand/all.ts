@@ -23,18 +23,20 @@ export const BY_HAND = [
   { name: 'scoop', pattern: scoopPattern, route: scoopRoute, lengths: () => scoopLength },
 ] as const satisfies ByHand[];
 
-/** How many places of each part the test lathe's piece and the drawing differ in, looked at so far apart. mm */
+/** How many places of each piece that is made the test lathe's and the drawn one differ in, looked at so far apart. mm */
 export function differences({ pattern, lengths }: ByHand, route: Route, pitch: number) {
   const { woods } = play(route, lengths).end;
   const lathe = madeBy(route.operations);
-  return pattern.parts.map((part) => {
-    const wood = woods.find((w) => w.pieces.some((p) => p.partId === part.id));
-    const index = wood?.pieces.findIndex((p) => p.partId === part.id) ?? -1;
-    const piece = wood?.pieces[index];
-    if (!wood || !piece) return { looked: 0, missing: Infinity, extra: 0 };
-    const has = (p: readonly [number, number, number]) =>
-      wood.body.form.kind === 'joined' ? lathe.partHas(wood.id, index, p) : lathe.has(wood.id, p);
-    const { looked, missing, extra } = judged(part, piece.at, has, pitch);
-    return { looked, missing: missing.length, extra: extra.length };
+  return pattern.parts.flatMap((part) => {
+    const pieces = woods.flatMap((wood) =>
+      wood.pieces.flatMap((piece, index) => (piece.partId === part.id ? [{ wood, piece, index }] : [])),
+    );
+    if (pieces.length === 0) return [{ looked: 0, missing: Infinity, extra: 0 }];
+    return pieces.map(({ wood, piece, index }) => {
+      const has = (p: readonly [number, number, number]) =>
+        wood.body.form.kind === 'joined' ? lathe.partHas(wood.id, index, p) : lathe.has(wood.id, p);
+      const { looked, missing, extra } = judged(part, piece.at, has, pitch);
+      return { looked, missing: missing.length, extra: extra.length };
+    });
   });
 }

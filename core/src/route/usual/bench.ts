@@ -21,7 +21,7 @@ export function reachOf({ axis, profile }: Skin): { x0: number; x1: number } {
 /** A hold that the piece can be taken out of and put back into. */
 export interface ChainHold {
   /** takes hold of it, anew under a name of its own */
-  take: (pass?: string) => void;
+  take: (pass?: string, title?: string) => void;
   /** what drives holds alone: the tailstock may go away */
   alone: boolean;
 }
@@ -29,17 +29,56 @@ export interface ChainHold {
 /** The blank that is being worked on, with what is drawn in it. */
 export class Bench {
   readonly writer: Writer;
-  readonly lie: Lie;
-  readonly wood: string;
+  /** which of the pieces in the blank is worked on, the one at the tail being 1 */
+  private place = 1;
+  /** pieces that were cut out of the blank, by their place in it */
+  private readonly cutOut = new Map<number, string>();
   /** both ends are sawn to length before it is turned: no waste, and no nib */
   endsSawn = false;
   /** how it is held for turning; null on the bench */
   hold: ChainHold | null = null;
 
   constructor(readonly work: Work) {
-    this.lie = lieOfPiece(work);
-    this.wood = `blank ${work.part.id}`;
     this.writer = new Writer(() => work.outline.length);
+  }
+
+  /** Where the piece that is worked on lies in its blank. */
+  get lie(): Lie {
+    return lieOfPiece(this.work, this.place);
+  }
+
+  /** The wood that the piece is in: the blank, until it was cut out of it. */
+  get wood(): string {
+    return this.cutOut.get(this.place) ?? `blank ${this.work.part.id}`;
+  }
+
+  /** Where each piece lies in the blank. mm */
+  get lies(): Lie[] {
+    return Array.from({ length: this.work.perBlank }, (_, i) => lieOfPiece(this.work, i + 1));
+  }
+
+  /** Does it for every piece of the blank, the one at the tail first; what is said is then said of that piece. */
+  forEach(work: (place: number) => void): void {
+    for (let place = 1; place <= this.work.perBlank; place++) {
+      this.place = place;
+      this.writer.place = this.work.perBlank === 1 ? null : place;
+      work(place);
+    }
+    this.place = 1;
+    this.writer.place = null;
+  }
+
+  /** Whether the next piece, not waste, lies beyond the drive end of this one. */
+  get isLast(): boolean {
+    return this.place === this.work.perBlank;
+  }
+
+  /** What both sides of a cut at an end of the piece are called from then on; waste has no name. */
+  apart(end: PartEnd): [low: string | null, high: string | null] {
+    const beyond = end === this.lie.drive && !this.isLast ? this.wood : null;
+    const own = beyond === null ? this.wood : `piece ${this.place} of ${this.wood}`;
+    if (beyond !== null) this.cutOut.set(this.place, own);
+    return end === 'reference' ? [beyond, own] : [own, beyond];
   }
 
   datum(end: PartEnd): Datum {
@@ -68,6 +107,14 @@ export class Bench {
     return end === 'reference'
       ? this.lie.before - this.standsAt('reference')
       : this.standsAt('far') - this.x(this.work.outline.length);
+  }
+
+  /** Waste beyond an end of the part, as far as the next piece. mm */
+  spare(end: PartEnd): number {
+    const { lie, work } = this;
+    const { gap } = work;
+    const next = end === lie.drive ? !this.isLast : this.place > 1 && !this.cutOut.has(this.place - 1);
+    return next ? gap : this.waste(end);
   }
 
   /** A place of the part as it is told now: from the end of the blank on the reference side, mm. */
@@ -127,7 +174,7 @@ export class Bench {
 
   /** A short stretch amid what shaping an element left; null where it has none, or a square stays. */
   amid({ element }: Outline['spans'][number]): SurfaceRef | null {
-    const skin = this.now.body.skins.find((s) => s.id === `shape:${element.id}`);
+    const skin = this.now.body.skins.find((s) => s.id === this.shapeId(element.id));
     if (!skin || element.kind === 'square') return null;
     const { x0, x1 } = reachOf(skin);
     const middle = (x0 + x1) / 2;
@@ -140,8 +187,13 @@ export class Bench {
     return squares.some((s) => (end === 'reference' ? s.x0 < 0.01 : s.x1 > length - 0.01));
   }
 
+  /** The name of the cut that shapes an element of this piece. */
+  shapeId(elementId: string): string {
+    return `shape:${this.writer.named(elementId)}`;
+  }
+
   isShaped(elementId: string): boolean {
-    return this.now.body.skins.some((s) => s.id === `shape:${elementId}`);
+    return this.now.body.skins.some((s) => s.id === this.shapeId(elementId));
   }
 
   /**

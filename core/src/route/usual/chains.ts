@@ -1,9 +1,10 @@
 import { len } from '../../measure/index.js';
+import type { PartEnd } from '../../pattern/index.js';
 import { saidOf } from '../say/cut.js';
 import type { Grip } from '../shop.js';
 import type { Bench } from './bench.js';
 import { drillAt } from './drill.js';
-import { cutFree, finishOff, nib, sawNib } from './ends.js';
+import { cutFree, finishOff, nib, nibBetween, sawNib } from './ends.js';
 import { betweenCentres, centre, fixtures, furtherAxis, holdIt, liveCentre } from './holds.js';
 import { each, MINUTES } from './minutes.js';
 import { NoWay } from './noWay.js';
@@ -28,8 +29,10 @@ function surface(bench: Bench): void {
 /** Turned whole between centres; the ends are parted to nibs, the lathe stopped, the nibs sawn and pared. */
 export function centresChain(bench: Bench): void {
   turnedToNibs(bench);
-  for (const end of ['far', 'reference'] as const) tips(bench, end, 'hand');
-  finishOff(bench);
+  bench.forEach(() => {
+    for (const end of ['far', 'reference'] as const) tips(bench, end, 'hand');
+    finishOff(bench);
+  });
 }
 
 /** A ball is turned to nibs between centres; then its poles lie at the sides, and what is left of them is turned away. */
@@ -81,7 +84,7 @@ export function cupsChain(bench: Bench): void {
 function turnedToNibs(bench: Bench): void {
   betweenCentres(bench);
   rough(bench, { pass: 'round', squareEndsSawn: true });
-  turn(bench);
+  bench.forEach(() => turn(bench));
   furtherAxes(bench, ({ id, axis }) =>
     bench.writer.hold({
       wood: bench.wood,
@@ -101,14 +104,27 @@ function turnedToNibs(bench: Bench): void {
   );
   // sanding and nibs belong to the first axis
   if (bench.work.part.turnings.length > 1) bench.hold?.take('again');
-  surface(bench);
-  coat(bench, true);
-  const ends = ([bench.lie.tail, bench.lie.drive] as const).filter((end) => bench.waste(end) > 1e-6);
-  ends.filter((end) => !bench.staysSquare(end)).forEach((end) => nib(bench, end));
+  bench.forEach(() => {
+    surface(bench);
+    coat(bench, true);
+  });
+  bench.forEach((place) => {
+    const { tail, drive } = bench.lie;
+    if (place === 1 && hasNib(bench, tail)) nib(bench, tail);
+    if (bench.isLast && hasNib(bench, drive)) nib(bench, drive);
+    if (!bench.isLast && !(bench.staysSquare(tail) && bench.staysSquare(drive))) nibBetween(bench);
+  });
   bench.writer.takeOff(bench.wood, 'Stop the lathe and take it off', undefined, each(MINUTES.tail));
   bench.hold = null;
-  ends.forEach((end) => sawNib(bench, end));
+  bench.forEach(() =>
+    ([bench.lie.tail, bench.lie.drive] as const)
+      .filter((end) => bench.waste(end) > 1e-6)
+      .forEach((end) => sawNib(bench, end)),
+  );
 }
+
+/** Whether an end is parted to a nib: a square is sawn to length, and without waste there is nothing to part. */
+const hasNib = (bench: Bench, end: PartEnd): boolean => bench.waste(end) > 1e-6 && !bench.staysSquare(end);
 
 /** Held by something of its own that lasts: a thread, a hole, a straight end; the other end is finished without the tail. */
 export function ownHoldChain(bench: Bench, by: string, title: string, drive: () => Grip): void {
@@ -168,9 +184,22 @@ export function chuckChain(bench: Bench): void {
   });
   // after a new hold nothing runs quite true: a light cut over all that stands clear of the jaws
   rough(bench, { pass: 'true', gripped: tenon.length + 1 });
-  turn(bench);
-  endWithoutTail(bench);
-  partOff(bench);
+  oneAfterTheOther(bench);
+}
+
+/** Each piece is finished and parted off from the tail before the next one is begun, which stands more stiffly. */
+function oneAfterTheOther(bench: Bench, beforeTheEnd: () => void = () => {}): void {
+  const { hold } = bench;
+  bench.forEach((place) => {
+    if (place > 1 && bench.work.mount.tailstock !== null)
+      hold?.take('piece', 'Tailstock up again, in the middle of the fresh end');
+    turn(bench);
+    beforeTheEnd();
+    endWithoutTail(bench);
+    partOff(bench);
+  });
+  bench.hold = null;
+  bench.forEach(() => finishOff(bench));
 }
 
 /** Its own straight end is turned between centres first: that is what the collet closes on. */
@@ -210,10 +239,9 @@ export function wasteHoldChain(bench: Bench, by: string, title: string, grip: Gr
     alone: true,
   });
   rough(bench, { pass: 'round' });
-  turn(bench);
-  if (grip === 'offset plate') onPlateHoles(bench, by);
-  endWithoutTail(bench);
-  partOff(bench);
+  oneAfterTheOther(bench, () => {
+    if (grip === 'offset plate') onPlateHoles(bench, by);
+  });
 }
 
 /** The plate is set to its hole for each further axis, and back to its middle afterwards. */
@@ -258,8 +286,6 @@ function partOff(bench: Bench): void {
     ],
     tool: bench.work.parter.name,
   });
-  bench.hold = null;
-  finishOff(bench);
 }
 
 /** Surface while the tail still holds; then the end at the tail is finished without it. */

@@ -11,6 +11,28 @@ import { coat } from './surface.js';
 /** How long a nib is made, mm: a saw goes in beside it. */
 const NIB_LONG = 5;
 
+/** Parted down between a piece and the next one towards the drive until only a nib joins them. */
+export function nibBetween(bench: Bench): void {
+  const { wood, writer, work, lie } = bench;
+  const reach = (end: PartEnd) => bench.tip(end).reduce((sum, s) => sum + s.x1 - s.x0, 0);
+  const { length } = work.outline;
+  const [from, to] =
+    lie.drive === 'far'
+      ? [length - reach('far'), length + work.gap + reach('reference')]
+      : [-work.gap - reach('far'), reach('reference')];
+  writer.cut({
+    wood,
+    doing: 'nib',
+    subject: 'to the next piece',
+    profile: bench.told([{ elementId: '', x0: from, r0: NIB, x1: to, r1: NIB, bulge: 0 }]),
+    title: 'Part down to a nib towards the next piece',
+    words: [`${len(work.gap)} of waste lies between the two; leave the nib until the lathe stands.`],
+    tool: work.parter.name,
+    speed: bench.speed('part off'),
+    minutes: each(MINUTES.nib),
+  });
+}
+
 /** Parted down beside an end until only a nib carries it. */
 export function nib(bench: Bench, end: PartEnd): void {
   const { wood, writer, work } = bench;
@@ -37,16 +59,18 @@ export function nib(bench: Bench, end: PartEnd): void {
 
 export function sawNib(bench: Bench, end: PartEnd): void {
   const { wood, writer } = bench;
+  const mm = bench.waste(end);
+  const spare = bench.spare(end);
   writer.part({
     wood,
     subject: `${end} nib`,
     from: bench.datum(end),
-    mm: bench.waste(end),
-    into: end === 'reference' ? [null, wood] : [wood, null],
+    mm,
+    into: bench.apart(end),
     ...(bench.staysSquare(end)
       ? {
           title: `Saw the square to length at its ${end} end`,
-          words: [`${len(bench.waste(end))} off, square to its faces, against the stop.`],
+          words: [`${len(spare)} off, square to its faces, against the stop.`],
           tool: 'saw',
         }
       : {
@@ -71,7 +95,7 @@ export function cutFree(
     subject: `${end} end`,
     from: bench.datum('reference'),
     mm: bench.from(end === 'reference' ? 0 : work.outline.length),
-    into: end === 'reference' ? [null, wood] : [wood, null],
+    into: bench.apart(end),
     ...manner,
     speed: bench.speed('part off'),
     minutes: each(MINUTES.part),

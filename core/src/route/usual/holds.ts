@@ -35,7 +35,7 @@ export function holdIt(
   bench: Bench,
   { by, title, words = [], drive, tail, alone, keepsTrue = true }: Taking,
 ) {
-  const take = (pass?: string) =>
+  const take = (pass?: string, again = `${title}, as before`) =>
     bench.writer.hold({
       wood: bench.wood,
       by,
@@ -44,7 +44,7 @@ export function holdIt(
       drive: drive(),
       tail: tail(),
       keepsTrue: pass !== undefined || keepsTrue,
-      title: pass === undefined ? title : `${title}, as before`,
+      title: pass === undefined ? title : again,
       words: pass === undefined ? [...words, ...atTail(tail()), BY_HAND] : [],
       minutes: each(MINUTES.mount),
     });

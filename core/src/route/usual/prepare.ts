@@ -6,24 +6,33 @@ import { each, MINUTES } from './minutes.js';
 
 /** The blank is sawn and centred; what is drilled while it is square is drilled; what must be in early is put in. */
 export function prepare(bench: Bench): void {
-  const { work, wood, writer, lie } = bench;
+  const { work, wood, writer } = bench;
   const { kind, across, length } = work.stock;
   writer.saw({
     wood,
     form: work.stock,
-    pieces: [{ partId: work.part.id, n: 1, at: { ...HERE, at: [lie.before, 0, 0] } }],
+    pieces: bench.lies.map(({ before }, i) => ({
+      partId: work.part.id,
+      n: i + 1,
+      at: { ...HERE, at: [before, 0, 0] },
+    })),
     title: 'Saw the blank',
     words: [
       kind === 'square'
         ? `Saw to ${len(across)} square, ${len(length)} long.`
         : `Cut to ${len(length)}; at its thinnest the ${kind} stock is ${len(across)} or more.`,
+      ...(work.perBlank > 1
+        ? [
+            `${work.perBlank} pieces lie in it end to end, ${len(work.gap)} apart; the first is the one at the tail.`,
+          ]
+        : []),
       'Keep knots, checks and glue lines out of it. Mark its first end: all lengths begin there.',
     ],
-    minutes: each(MINUTES.saw / work.perBlank),
+    minutes: each(MINUTES.saw),
   });
   squareEnds(bench);
   markCentres(bench);
-  drillAt(bench, 'square blank');
+  bench.forEach(() => drillAt(bench, 'square blank'));
   fitIn(bench, 'before turning');
 }
 
@@ -38,7 +47,7 @@ function markCentres({ work, wood, writer }: Bench): void {
       ...(work.drilling.length > 0 ? ['Punch the centre of the end that is drilled.'] : []),
     ],
     stage: 'stock',
-    minutes: each(MINUTES.centres / work.perBlank),
+    minutes: each(MINUTES.centres),
   });
   if (work.clip !== null)
     writer.clip({
@@ -47,7 +56,7 @@ function markCentres({ work, wood, writer }: Bench): void {
       across: work.stock.across,
       title: 'Clip the corners',
       words: [`Clip ${len(work.clip)} off each corner in a V cradle.`],
-      minutes: each(MINUTES.clip / work.perBlank),
+      minutes: each(MINUTES.clip),
     });
 }
 

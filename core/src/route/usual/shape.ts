@@ -53,20 +53,25 @@ export function rough(
 ): void {
   const { work, wood, writer, lie } = bench;
   const { squares = [], length } = work.outline;
+  // as x of the piece that is worked on: where each piece of the blank begins
+  const begins = bench.lies.map(({ before }) => before - lie.before).sort((a, b) => a - b);
   const jaws = (end: PartEnd) => (lie.drive === end ? gripped : 0);
   const low = -bench.waste('reference') + jaws('reference');
   const high = length + bench.waste('far') - jaws('far');
-  const edges = [low, ...squares.flatMap(flats), high];
+  const edges = [low, ...begins.flatMap((x) => squares.flatMap(flats).map((edge) => x + edge)), high];
   for (let i = 0; i + 1 < edges.length; i += 2) {
     // what is trued keeps clear of a square: its shoulder was not roughed below the flats
     const clear = gripped > 0 ? CLEAR : 0;
     const from = (edges[i] ?? 0) + (i > 0 ? clear : 0);
     const to = (edges[i + 1] ?? 0) - (i + 2 < edges.length ? clear : 0);
-    const waste = to <= 0 || from >= length;
-    if (to - from < 0.5 || (waste && (gripped > 0 || squareEndsSawn))) continue;
+    const turned = widestBetween(bench, begins, from, to);
+    if (to - from < 0.5 || (turned === null && (gripped > 0 || squareEndsSawn))) continue;
     const drives = lie.drive === 'reference' ? i === 0 : i + 2 >= edges.length;
-    const turned = bench.widest(Math.max(0, Math.min(from, length)), Math.min(length, Math.max(0, to)));
-    const r = Math.min(Math.max(turned + over, drives ? atDrive : 0), work.stock.across) / 2;
+    const r =
+      Math.min(
+        Math.max((turned ?? widestAtEnd(bench, to <= 0)) + over, drives ? atDrive : 0),
+        work.stock.across,
+      ) / 2;
     writer.cut({
       wood,
       doing: 'rough',
@@ -89,14 +94,33 @@ export function rough(
   }
 }
 
+/** Largest diameter that the pieces of the blank have between two places; null where only waste lies. mm */
+function widestBetween(bench: Bench, begins: readonly number[], from: number, to: number): number | null {
+  const { length } = bench.work.outline;
+  const all = begins.flatMap((x) =>
+    to <= x || from >= x + length ? [] : [bench.widest(Math.max(0, from - x), Math.min(length, to - x))],
+  );
+  return all.length === 0 ? null : Math.max(...all);
+}
+
+/** Waste is as thick as the end it stands beyond. mm */
+const widestAtEnd = (bench: Bench, first: boolean): number =>
+  first ? bench.widest(0, 0) : bench.widest(bench.work.outline.length, bench.work.outline.length);
+
 /** Pencil lines where the notches of the story stick fall, on what is round now. */
 export function mark(bench: Bench): void {
   const { work, wood, writer } = bench;
-  const round = bench.now.body.skins.filter((s) => s.id.startsWith('rough:'));
+  const ends = [bench.x(0), bench.x(work.outline.length)];
+  const [low, high] = [Math.min(...ends), Math.max(...ends)];
+  const round = bench.now.body.skins.flatMap((s) => {
+    const { x0, x1 } = reachOf(s);
+    const own = { id: s.id, x0: Math.max(x0, low), x1: Math.min(x1, high) };
+    return s.id.startsWith('rough:') && own.x1 - own.x0 > 2 ? [own] : [];
+  });
   writer.look('mark', {
     wood,
     subject: 'stick',
-    on: round.slice(-1).map((s) => ({ of: 'skin', id: s.id, ...amid(reachOf(s)) })),
+    on: round.slice(-1).map((s) => ({ of: 'skin', id: s.id, ...amid(s) })),
     title: 'Mark from the story stick',
     words: [
       `Hold the stick with its ${work.layout.datum?.label ?? 'reference end'} ${bench.where(work.layout.datum?.x ?? 0)}, and let the pencil fall into its ${work.layout.marks.length} notches, work turning slowly.`,

@@ -24,10 +24,11 @@ function runs({ work }: Bench): { ids: string[]; x0: number; x1: number }[] {
 }
 
 /** The skins of elements that were shaped. */
-function shaped({ now }: Bench, ids: readonly string[]): Surface[] {
-  return ids.flatMap((id) =>
-    now.body.skins.some((s) => s.id === `shape:${id}`) ? [{ of: 'skin' as const, id: `shape:${id}` }] : [],
-  );
+function shaped(bench: Bench, ids: readonly string[]): Surface[] {
+  const names = ids.map((id) => bench.shapeId(id));
+  return names
+    .filter((id) => bench.now.body.skins.some((s) => s.id === id))
+    .map((id) => ({ of: 'skin' as const, id }));
 }
 
 /** Each grit over all that is sanded, before the next. */

@@ -36,8 +36,9 @@ export interface Work {
   outline: Outline;
   stock: SawnForm;
   mount: Mount;
-  /** pieces that are sawn as one blank: they share what is done to it before it is turned */
+  /** pieces that lie end to end in one blank, and the waste between two of them */
   perBlank: number;
+  gap: number;
   /** how its centres are found, in words */
   centring: readonly string[];
   /** leg of the corners that are sawn off before roughing; null where they stay */
@@ -87,15 +88,18 @@ export interface Lie {
 /**
  * A blank's first end is that of the part's reference end. What the blank is too long goes to the drive; on a
  * mandrel, where there is no waste at the drive, to the tail. A drilled end without waste is faced.
+ * @param place which of the pieces in the blank, the one at the tail being 1
  */
-export function lieOfPiece({ outline, stock, mount, holes }: Work): Lie {
-  const extra = stock.length - outline.length;
+export function lieOfPiece({ outline, stock, mount, holes, perBlank, gap }: Work, place = 1): Lie {
+  const every = outline.length + gap;
+  const extra = stock.length - perBlank * every + gap;
   const drive = mount.headstockEnd;
   const tail = drive === 'reference' ? 'far' : 'reference';
   const faced = (end: PartEnd) => (holes.some((h) => h.from === end) ? Math.min(FACED, extra) : 0);
   const atTail = mount.wasteDrive > 0 ? Math.max(mount.wasteTail, faced(tail)) : extra - faced(drive);
   const atDrive = extra - atTail;
+  const [towardsTail, towardsDrive] = [(place - 1) * every, (perBlank - place) * every];
   return drive === 'reference'
-    ? { before: atDrive, after: atTail, drive, tail }
-    : { before: atTail, after: atDrive, drive, tail };
+    ? { before: atDrive + towardsDrive, after: atTail + towardsTail, drive, tail }
+    : { before: atTail + towardsTail, after: atDrive + towardsDrive, drive, tail };
 }
