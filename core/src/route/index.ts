@@ -3,7 +3,7 @@ export { type Lengths, type Operation, type OperationKind, type Route } from './
 export { play, type Played } from './play.js';
 export { routeText } from './routeText.js';
 export { type OrderLock, type Place, type SetupState, setupKey, type Step, type Wait } from './step.js';
-export { shopBefore, type StandingWood, standingBefore } from './standing.js';
+export { besideInBlank, shopBefore, type StandingWood, standingBefore } from './standing.js';
 export { runsOf, type StepRun } from './runs.js';
 export { stepsOf } from './steps.js';
 export { NoWay } from './usual/noWay.js';

@@ -1,7 +1,7 @@
 import { bodySilhouette, type SilhouettePoint } from '../pattern/index.js';
 import { applied } from './apply.js';
 import type { Effect, Operation } from './operation.js';
-import { EMPTY_SHOP, woodOf, type Shop, type Wood } from './shop.js';
+import { EMPTY_SHOP, woodOf, type PieceIn, type Shop, type Wood } from './shop.js';
 import type { Step } from './step.js';
 import { inWood, stretchOf, type Stretch } from './stretch.js';
 
@@ -12,6 +12,8 @@ export interface StandingWood {
   /** x of the wood's frame where the piece's reference end lies, and which way the piece runs */
   pieceAt: number;
   pieceRuns: 1 | -1;
+  /** where the others that still lie in the wood begin, x of the piece */
+  beside: number[];
   /** from where to where the step works, x of the wood's frame; null where it is about the whole */
   work: Stretch | null;
 }
@@ -45,8 +47,23 @@ export function standingBefore(steps: readonly Step[], stepId: string, pitch: nu
     silhouette: bodySilhouette(wood.body, pitch),
     pieceAt: piece.at.at[0],
     pieceRuns: piece.at.along[0] < 0 ? -1 : 1,
+    beside: besideOf(wood.pieces, piece),
     work: workOf(operation),
   };
+}
+
+const besideOf = (pieces: readonly PieceIn[], piece: PieceIn): number[] =>
+  pieces
+    .filter((p) => p !== piece)
+    .map(({ at }) => (at.at[0] - piece.at.at[0]) * (piece.at.along[0] < 0 ? -1 : 1));
+
+/** Where the other pieces of a blank begin, from the reference end of the one that is worked first. mm */
+export function besideInBlank(steps: readonly Step[]): number[] {
+  const woods = steps
+    .flatMap((s) => s.operation?.effects ?? [])
+    .flatMap((e) => (e.do === 'stock' ? [e.wood] : []));
+  const [first] = woods[0]?.pieces ?? [];
+  return first ? besideOf(woods[0]?.pieces ?? [], first) : [];
 }
 
 /** Where an operation works along its wood. */

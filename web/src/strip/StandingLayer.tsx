@@ -65,10 +65,24 @@ export const StandingLayer = memo(function StandingLayer({ standing, outline, to
           </g>
         );
       })}
+      <BesideLayer outline={outline} at={standing.beside} />
       <path d={wholePath(outline, frame)} className="standing-drawn" />
     </g>
   );
 });
+
+/** The other pieces that lie in the same blank: where each begins, x of the one at hand. mm */
+export function BesideLayer({ outline, at }: { outline: Outline; at: readonly number[] }) {
+  const frame = useFrame();
+  return at.map((x) => (
+    <path
+      key={x}
+      d={wholePath(outline, frame)}
+      transform={`translate(${frame.at(x) - frame.at(0)} 0)`}
+      className="standing-beside"
+    />
+  ));
+}
 
 /** Closed path between an upper and a lower line along a run. */
 function bandPath(
