@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { enterDemo } from './door.js';
+import { choose, enterDemo } from './door.js';
 
 /** What the lathe screen shows of a step: its title, its one figure, and the wood as it is drawn. */
 interface Shown {
@@ -48,9 +48,9 @@ const shown = (page: Page): Promise<Shown> =>
     };
   });
 
-/** Which piece is at hand, and what is done to it. */
-const headings = async (page: Page): Promise<string> => {
-  const both = [page.locator('.run-piece'), page.locator('.run-what h1')];
+/** Which piece is at hand, and all that is said of what is done to it. */
+const said = async (page: Page): Promise<string> => {
+  const both = [page.locator('.run-piece'), page.locator('.run-what')];
   const texts = await Promise.all(both.map((one) => one.allTextContents()));
   return texts.map((t) => t[0] ?? '').join(' ');
 };
@@ -120,8 +120,9 @@ async function makeIt(page: Page): Promise<{ before: Shown; after: Shown }[]> {
     const now = await shown(page);
     if (before) seen.push({ before, after: now });
     before = now;
+    const words = await said(page);
     await done.click();
-    await expect.poll(() => headings(page)).not.toBe(`${now.piece} ${now.title}`);
+    await expect.poll(() => said(page)).not.toBe(words);
   }
 }
 
@@ -261,4 +262,55 @@ test('two finials come from one blank: sawn and mounted once, the one at the tai
   // what was parted off is gone from the drawn wood, the other still stands in the chuck
   const long = ({ wood }: Shown) => Math.max(...wood.map((p) => p.x)) - Math.min(...wood.map((p) => p.x));
   expect(long(seen[up]!.before)).toBeLessThan(long(seen[off]!.before) - 80);
+});
+
+test('a recess is drilled through the waste it lies behind, as deep in the piece as it is drawn', async ({
+  page,
+}) => {
+  await toTheLathe(page, 'Pastry pin', {
+    draw: async (tab) => {
+      await tab.getByRole('tab', { name: 'Holes' }).click();
+      await tab.getByRole('button', { name: '+ add a hole' }).click();
+      await tab.getByLabel('Name of the hole').fill('socket');
+      await tab.getByRole('button', { name: '+ add a hole' }).click();
+      await choose(tab, 'hole, from', 'from the far end');
+    },
+  });
+  const seen = await makeIt(page);
+  expect(agrees(seen)).toBeGreaterThan(2);
+  const ends = ({ wood }: Shown) => [Math.min(...wood.map((p) => p.x)), Math.max(...wood.map((p) => p.x))];
+  const [, length] = ends(seen.at(-1)!.after);
+  const holes = [
+    { title: 'Drill the socket', end: 0, bottom: 20 },
+    { title: 'Drill the hole', end: length!, bottom: length! - 20 },
+  ].map(({ title, end, bottom }) => {
+    const { before } = seen.find((s) => s.before.title.startsWith(title))!;
+    // from the wood that stands to as deep behind the end of the piece as it is drawn
+    const stands = ends(before)[end === 0 ? 0 : 1]!;
+    const reach = [before.work!.x0, before.work!.x1].sort((a, b) => a - b);
+    expect(reach[0]).toBeCloseTo(Math.min(stands, bottom), 0);
+    expect(reach[1]).toBeCloseTo(Math.max(stands, bottom), 0);
+    return Math.abs(stands - end);
+  });
+  // one of them lies behind what it is driven by
+  expect(Math.max(...holes)).toBeGreaterThan(5);
+});
+
+test('a scoop gets its bowl when all else is done: across in wooden jaws, the flat first', async ({
+  page,
+}) => {
+  await toTheLathe(page, 'Tea caddy spoon');
+  const seen = await makeIt(page);
+  expect(agrees(seen)).toBeGreaterThan(4);
+  const order = titles(seen);
+  const places = [
+    'Saw the nib of the reference end and pare it flush',
+    'In the wooden jaws, the face of the bowl outwards',
+    'Face the rim of the bowl flat',
+    'Hollow the bowl',
+    'Sand the bowl',
+    'Out of the wooden jaws',
+  ].map((title) => order.indexOf(title));
+  expect(places).not.toContain(-1);
+  expect(places).toEqual([...places].sort((a, b) => a - b));
 });

@@ -1,4 +1,4 @@
-import { ELEMENT_KIND_NAMES, fieldsOf, newElement } from '@compas/core';
+import { ELEMENT_KIND_NAMES, fieldsOf, newElement, STARTING_FORMS } from '@compas/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { newBatch, newOwner, newPattern, openApp, stopper, type Visitor } from './app.js';
 
@@ -62,6 +62,30 @@ describe('revisions', () => {
   it('of a pattern that was ordered cannot be taken away', async () => {
     const { patternId: used } = await newBatch(owner);
     expect((await owner.delete(`/api/patterns/${used}`).expect(409)).body.detail).toContain('Duplicate it');
+  });
+});
+
+describe('a hollow', () => {
+  const scoop = STARTING_FORMS.find((f) => f.id === 'scoop')!.body({}, 'maple');
+  const send = (hollow: object) =>
+    owner.post('/api/patterns').send({
+      name: 'Scoop',
+      body: { ...scoop, parts: [{ ...scoop.parts[0], hollows: [hollow] }] },
+    });
+  const [bowl] = scoop.parts[0].hollows!;
+
+  it('is stored and read back as it was drawn', async () => {
+    const made = await send(bowl!).expect(201);
+    const read = await owner.get(`/api/patterns/${(made.body as { id: string }).id}`).expect(200);
+    expect((read.body as { body: unknown }).body).toEqual(scoop);
+  });
+
+  it('is refused by the field that is wrong', async () => {
+    expect(JSON.stringify((await send({ ...bowl, opens: 'top' }).expect(400)).body)).toContain('reference');
+    const { startDiameter: _, ...without } = bowl!;
+    expect(JSON.stringify((await send(without).expect(400)).body)).toContain('startDiameter');
+    const odd = await send({ ...bowl, elements: [{ kind: 'bowl' }] }).expect(400);
+    expect(JSON.stringify(odd.body)).toContain('kind');
   });
 });
 

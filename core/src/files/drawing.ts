@@ -1,16 +1,22 @@
 import { formatLength, speak, type Units } from '../measure/index.js';
 import {
   boreOf,
+  axisSection,
   holeBoundary,
+  hollowSection,
   nameOf,
+  OPENINGS,
   outlineOf,
   peaksOf,
   pointsAlong,
+  wallOf,
   widestOf,
   type ElementSpan,
+  type Hollow,
   type Outline,
   type Part,
   type PatternBody,
+  type Turning,
 } from '../pattern/index.js';
 import { MARGIN, PAPERS, type Ink, type Page, type Paper } from './page.js';
 
@@ -134,6 +140,28 @@ function shapeInk(outline: Outline, part: Part, place: Placing): Ink[] {
   for (const hole of part.holes)
     for (const s of holeBoundary(hole, outline.length))
       ink.push(line(place.x(s.x0), place.y(-s.r0), place.x(s.x1), place.y(-s.r1), 0.25, true));
+  for (const turning of part.turnings.slice(1)) {
+    const { upper, lower, axis } = axisSection(turning, FINEST_CHORD);
+    for (const [points, weight] of [
+      [upper, 0.25],
+      [lower, 0.25],
+      [axis, 0.1],
+    ] as const)
+      ink.push({
+        kind: 'polyline',
+        points: points.map(({ x, y }): [number, number] => [place.x(x), place.y(y)]),
+        weight,
+      });
+  }
+  for (const hollow of part.hollows ?? [])
+    ink.push({
+      kind: 'polyline',
+      points: hollowSection(hollow, outline.length, FINEST_CHORD).map(({ x, y }): [number, number] => [
+        place.x(x),
+        place.y(hollow.opens === 'side' ? -y : y),
+      ]),
+      weight: 0.25,
+    });
   for (const cross of part.crossHoles ?? []) {
     const { x, radius } = boreOf(cross, outline);
     ink.push(line(place.x(x), place.y(-radius), place.x(x), place.y(radius), 0.15, true));
@@ -194,6 +222,33 @@ function lengthInk(outline: Outline, place: Placing, units: Units): Ink[] {
   ];
 }
 
+/** Where a further axis lies, then what is turned about it: places along it and diameters. */
+function axisLines(turning: Turning, number: number, units: Units): string[] {
+  const { axis, startDiameter } = turning;
+  if (!axis) return [];
+  const ends = outlineOf(turning).spans.map(
+    (s) => `${figure(s.x1, units)} ⌀ ${figure(s.endDiameter, units)}`,
+  );
+  return [
+    `axis ${number}: ${figure(axis.shift.mm, units)} off towards ${axis.direction}°, at ${figure(axis.along?.mm ?? 0, units)} from the reference end, leaning ${axis.tilt}°`,
+    `   along it: 0 ⌀ ${figure(startDiameter.mm, units)}, ${ends.join(', ')}`,
+  ];
+}
+
+/** Where a hollow opens, then its wall place by place: depth from the rim and diameter. */
+function hollowLines({ name, opens, axis, rim, ...hollow }: Hollow, units: Units): string[] {
+  const lies =
+    opens === 'side'
+      ? `, ${figure(axis?.along?.mm ?? 0, units)} from the reference end, at ${axis?.direction ?? 0}°, leaning ${axis?.tilt ?? 0}°, rim ${figure((rim?.mm ?? 0) + (axis?.shift.mm ?? 0), units)} above the axis`
+      : '';
+  const wall = wallOf({ name, opens, ...hollow });
+  const ends = wall.spans.map((s) => `${figure(s.x1, units)} ⌀ ${figure(s.endDiameter, units)}`);
+  return [
+    `${name}, ${OPENINGS[opens]}${lies}`,
+    `   from its rim: 0 ⌀ ${figure(hollow.startDiameter.mm, units)}, ${ends.join(', ')}`,
+  ];
+}
+
 function listInk(part: Part, { body, units }: DrawingWish, outline: Outline, width: number): Ink[] {
   const elements = outline.spans.map(
     (s, i) =>
@@ -211,6 +266,8 @@ function listInk(part: Part, { body, units }: DrawingWish, outline: Outline, wid
       (c) =>
         `${c.name}: ⌀ ${figure(c.diameter.mm, units)}, ${figure(c.at.mm, units)} from the ${c.from} end, at ${c.angle}°${c.through ? ', through' : ''}`,
     ),
+    ...part.turnings.slice(1).flatMap((turning, i) => axisLines(turning, i + 2, units)),
+    ...(part.hollows ?? []).flatMap((hollow) => hollowLines(hollow, units)),
   ];
   const checks = (body.checks ?? []).map((c) => speak(c.words, units));
   const column = (x: number, title: string, rows: string[]): Ink[] =>

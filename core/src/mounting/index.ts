@@ -3,5 +3,5 @@ export { proposeMounts, SENSIBLE_WAYS } from './proposeMounts.js';
 export { type HeldWork, mountFindings } from './mountFindings.js';
 export { mountFigures } from './mountFigures.js';
 export { lengthOf } from './stack.js';
-export { sweeps } from './swing.js';
+export { sweepOf, sweeps } from './swing.js';
 export { type Centring, centringOf, STOCK_FORMS, type StockForm } from './centring.js';

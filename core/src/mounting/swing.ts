@@ -38,6 +38,12 @@ export function sweeps(part: Part, outline: Outline, blankRadius: number): Sweep
   });
 }
 
+/** Circle that a finished piece sweeps about the axis of a hollow in its side. mm */
+export function sweepOf(axis: TurningAxis, outline: Outline): number {
+  const places = outline.segments.flatMap((segment) => farthestOn(segment, axis));
+  return 2 * Math.max(0, ...places.map(({ x, r }) => reachFrom(axis, x, r)));
+}
+
 const leanOf = ({ tilt }: TurningAxis): number => (Math.abs(tilt) * Math.PI) / 180;
 
 /**

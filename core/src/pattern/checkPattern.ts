@@ -3,6 +3,7 @@ import { crossHoleProblems } from './crossHole.js';
 import { dimensionOf, dimensionsOf, dimensionWords, nameOf, usualOf } from './elementDimensions.js';
 import type { DimensionKey, Element } from './element.js';
 import { holeProblems } from './hole.js';
+import { hollowProblems } from './hollow.js';
 import { joinSides } from './joins.js';
 import { outlineOf } from './outline.js';
 import { ELEMENT_KINDS } from './kinds/elementKinds.js';
@@ -34,6 +35,7 @@ function partProblems(part: Part): PatternProblem[] {
   return [
     ...part.turnings.flatMap((turning) => turningProblems(part, turning)),
     ...holesOf(part).map((why) => ({ partId: part.id, why })),
+    ...(part.hollows ?? []).flatMap((h) => h.elements.flatMap((e) => elementProblems(part, e))),
     ...decorationProblems(part),
   ];
 }
@@ -57,6 +59,7 @@ function holesOf(part: Part): string[] {
   return [
     ...part.holes.flatMap((hole) => holeProblems(hole, outline.length)),
     ...(part.crossHoles ?? []).flatMap((hole) => crossHoleProblems(hole, outline)),
+    ...(part.hollows ?? []).flatMap((hollow) => hollowProblems(hollow, outline)),
   ];
 }
 
@@ -147,12 +150,12 @@ function idProblems(body: PatternBody): PatternProblem[] {
       elements.flatMap((e) => [e.id, ...(e.kind === 'repeat' ? inRows(e.elements) : [])]);
     see(
       part.id,
-      part.turnings.flatMap((t) => inRows(t.elements)),
+      [...part.turnings, ...(part.hollows ?? [])].flatMap((t) => inRows(t.elements)),
       'elements',
     );
     see(
       part.id,
-      [...part.holes, ...(part.crossHoles ?? [])].map((h) => h.id),
+      [...part.holes, ...(part.crossHoles ?? []), ...(part.hollows ?? [])].map((h) => h.id),
       'holes',
     );
   }

@@ -14,10 +14,13 @@ export {
   type FittedHardware,
   type Hole,
   type HoleStep,
+  type Hollow,
   ITEM_KINDS,
   type ItemKind,
   JOIN_KINDS,
   type MatingOutline,
+  type Opening,
+  OPENINGS,
   type Part,
   PART_ENDS,
   type PartEnd,
@@ -48,6 +51,8 @@ export {
 } from './radius.js';
 export { type Solid, solidOf } from './solid.js';
 export { boreAt, drilledSolid, holeBoundary, holeReach, pointLength } from './hole.js';
+export { axisSection } from './axisSection.js';
+export { hollowSection, leastHollowWall, wallOf } from './hollow.js';
 export { leastWall, type LeastWall } from './wall.js';
 export {
   DIMENSION_KEYS,

@@ -41,6 +41,17 @@ export interface TurningAxis {
   along?: Dimension;
 }
 
+export const PART_ENDS = ['reference', 'far'] as const;
+export type PartEnd = (typeof PART_ENDS)[number];
+
+/** Where a hollow opens, and how that is said. */
+export const OPENINGS = {
+  reference: 'in the reference end',
+  far: 'in the far end',
+  side: 'in a side',
+} as const satisfies Record<PartEnd | 'side', string>;
+export type Opening = keyof typeof OPENINGS;
+
 /**
  * Wood taken out about an axis from a flat across it: a bowl in a side, a recess in an end, an undercut. Its
  * profile runs from the rim into the wood.
@@ -48,16 +59,14 @@ export interface TurningAxis {
 export interface Hollow {
   id: string;
   name: string;
-  /** its direction is the one in which the hollow opens */
-  axis: TurningAxis;
-  /** how far along its axis the flat is that it opens in, mm */
-  rim: Dimension;
+  opens: Opening;
+  /** of one in a side: its direction is the one in which it opens */
+  axis?: TurningAxis;
+  /** of one in a side: how far along its axis the flat is that it opens in, mm */
+  rim?: Dimension;
   startDiameter: Dimension;
   elements: Element[];
 }
-
-export const PART_ENDS = ['reference', 'far'] as const;
-export type PartEnd = (typeof PART_ENDS)[number];
 
 /** One bore of a stepped hole; `depth` is measured from the mouth to the shoulder of the bit. */
 export interface HoleStep {

@@ -5,7 +5,7 @@ import type { Station } from '../inspect/index.js';
 import type { Layout } from '../layout/index.js';
 import type { Material } from '../material/index.js';
 import type { Centring, Mount } from '../mounting/index.js';
-import type { Bore, CrossWall, FittedHardware, Hole, LeastWall, Outline } from '../pattern/index.js';
+import type { Bore, CrossWall, FittedHardware, Hole, Hollow, LeastWall, Outline } from '../pattern/index.js';
 import type { Caution } from '../safety/index.js';
 import type { Blank } from '../stock/index.js';
 import type { FinishProtocol, GritStep } from '../surface/index.js';
@@ -31,6 +31,8 @@ export interface PartPlan {
   /** what else is fitted to the part */
   otherHardware?: PlannedHardware[];
   holes: Hole[];
+  /** bowls and recesses; plans made before there were any have none */
+  hollows?: Hollow[];
   leastWall: LeastWall | null;
   /** cross holes where they lie; plans made before there were any have none */
   bores?: Bore[];

@@ -70,6 +70,7 @@ export function planPart(part: Part, inputs: PlanInputs): PlannedPart {
     hardware,
     ...(otherHardware.length > 0 ? { otherHardware } : {}),
     holes: drill.holes,
+    ...(part.hollows ? { hollows: part.hollows } : {}),
     leastWall: leastWall(outline, drill.holes),
     bores,
     crossWall: leastCrossWall(outline, drill.holes, part.crossHoles ?? []),

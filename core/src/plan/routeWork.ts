@@ -1,5 +1,7 @@
 import type { CoatOn, FitIn, Work } from '../route/index.js';
 import type { Part } from '../pattern/index.js';
+import { sweepOf } from '../mounting/index.js';
+import { speedFor } from '../turning/index.js';
 import type { Centre } from '../workshop/index.js';
 import { fittedJoins } from './fittedJoins.js';
 import type { PlanInputs } from './inputs.js';
@@ -32,6 +34,7 @@ export function routeWork(part: Part, draft: PartDraft, inputs: PlanInputs): Wor
     across: draft.crossDrilling ?? [],
     layout: draft.layout,
     speeds: draft.speeds,
+    sweptSpeeds: sweptSpeeds(part, draft, inputs),
     fits: fitsOf(draft, inputs),
     trial: trialOf(draft),
     bare: bareElements(draft),
@@ -49,6 +52,23 @@ export function routeWork(part: Part, draft: PartDraft, inputs: PlanInputs): Wor
 
 /** Width of a parting tool where the workshop has none, mm. */
 const USUAL_PARTING = 3;
+
+/** A piece that lies across sweeps as far as its farther end: it goes slower than about its own axis. */
+function sweptSpeeds(
+  { hollows = [] }: Part,
+  { material, outline }: PartDraft,
+  { workshop, schools }: PlanInputs,
+): Work['sweptSpeeds'] {
+  const fastest = Math.min(...workshop.chucks.map((c) => c.fastest ?? Infinity), Infinity);
+  const stages = ['rough', 'sand', 'finish slow'] as const;
+  return new Map(
+    hollows.flatMap(({ id, axis }) => {
+      if (!axis) return [];
+      const across = sweepOf(axis, outline);
+      return [[id, stages.map((s) => speedFor(s, across, material, workshop, schools.speed, fastest))]];
+    }),
+  );
+}
 
 /** How far a kit hides the wood from its end, mm. */
 const coveredBy = ({ kit }: PlannedHardware): number =>

@@ -154,8 +154,10 @@ const LEAST_FACE = 2.5;
 function treatedNeeds(wood: Wood, skin: Skin, taken: Stretch, through: 'nothing' | 'treated'): Need[] {
   const stretch = inWood(taken, skin.axis);
   if (!stretch || through === 'treated') return [];
+  // what is hollowed does not go through the outside, nor the other way round
+  const otherSide = (id: string) => wood.body.skins.some((s) => s.id === id && s.side !== skin.side);
   return wood.treated
-    .filter((t) => t.on.of === 'skin' && overlap(stretch, t.on) > 0.01)
+    .filter((t) => t.on.of === 'skin' && !otherSide(t.on.id) && overlap(stretch, t.on) > 0.01)
     .slice(0, 1)
     .map((t) =>
       unmet(

@@ -15,6 +15,8 @@ import {
   type ItemKind,
   JOIN_KINDS,
   type MatingOutline,
+  type Opening,
+  OPENINGS,
   PART_ENDS,
   type PartEnd,
   type PartJoin,
@@ -87,6 +89,16 @@ class CrossHoleDto implements CrossHole {
   @MaybeLength() depth?: DimensionDto;
 }
 
+class HollowDto {
+  @Id() id: string;
+  @TextField({ min: 1, max: 60 }) name: string;
+  @ChoiceField(OPENINGS) opens: Opening;
+  @ObjectField(() => AxisDto, { optional: true }) axis?: AxisDto;
+  @MaybeLength() rim?: DimensionDto;
+  @Length() startDiameter: DimensionDto;
+  @ListField(() => ElementDto, { max: 50, kinds: ELEMENT_FORMS }) elements: ElementDto[];
+}
+
 class DecorationDto implements Decoration {
   @Id() id: string;
   @ChoiceField(DECORATION_KINDS) kind: DecorationKind;
@@ -106,6 +118,7 @@ class PartDto {
   turnings: TurningDto[];
   @ListField(() => HoleDto, { max: 20 }) holes: HoleDto[];
   @ListField(() => CrossHoleDto, { max: 20, optional: true }) crossHoles?: CrossHoleDto[];
+  @ListField(() => HollowDto, { max: 8, optional: true }) hollows?: HollowDto[];
   @ListField(() => DecorationDto, { max: 60, optional: true }) decorations?: DecorationDto[];
 }
 

@@ -10,6 +10,7 @@ import {
 import { useCallback, useState } from 'react';
 import { HandleLayer, type HandleMove } from '../strip/HandleLayer.js';
 import { HardwareLayer } from '../strip/fittingLayers.js';
+import { HollowLayer } from '../strip/HollowLayer.js';
 import { AxesLayer, DecorationLayer } from '../strip/partLayers.js';
 import { useFrame } from '../strip/frame.js';
 import { Strip } from '../strip/Strip.js';
@@ -50,6 +51,7 @@ export function EditorStrip({ planned, findings }: { planned: PartPlan | null; f
         <>
           <DecorationLayer outline={outline} part={part} />
           <AxesLayer turnings={part.turnings} />
+          <HollowLayer hollows={part.hollows ?? []} outline={outline} />
           {own?.hardware && <HardwareLayer hardware={own.hardware} />}
           <MateLayer outline={outline} mates={(body.mates ?? []).filter((m) => m.partId === part.id)} />
           <PlaceLayer findings={findings.filter((f) => f.partId === part.id)} />

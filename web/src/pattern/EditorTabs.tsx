@@ -1,10 +1,13 @@
 import type { Kit, PlannedHardware } from '@compas/core';
-import { Tabs } from 'antd';
-import { memo } from 'react';
+import { Button, Tabs } from 'antd';
+import { memo, useState } from 'react';
 import { ChecksPanel } from './ChecksPanel.js';
+import { hollowAt } from './editing.js';
+import { useEditor } from './editor.js';
 import { ElementList } from './ElementList.js';
 import { HardwarePanel } from './HardwarePanel.js';
 import { HolesPanel } from './HolesPanel.js';
+import { HollowsPanel } from './HollowsPanel.js';
 import { JoinsPanel } from './JoinsPanel.js';
 import { PartBar } from './PartBar.js';
 import { SourcePanel } from './SourcePanel.js';
@@ -19,20 +22,28 @@ interface EditorTabsProps {
 
 /** The panels of the editor: each draws itself anew when what it shows has changed. */
 export const EditorTabs = memo(function EditorTabs({ kits, hardware, parts, patternId }: EditorTabsProps) {
+  const [tab, showTab] = useState('profile');
   return (
     <Tabs
+      activeKey={tab}
+      onChange={showTab}
       items={[
         {
           key: 'profile',
           label: 'Profile',
           children: (
             <div className="column">
+              <HollowHead />
               <ElementList />
               <HardwarePanel kits={kits} hardware={hardware} />
             </div>
           ),
         },
-        { key: 'holes', label: 'Holes', children: <HolesPanel /> },
+        {
+          key: 'holes',
+          label: 'Holes and hollows',
+          children: <HolesAndHollows onProfile={() => showTab('profile')} />,
+        },
         {
           key: 'parts',
           label: `Parts and joins${parts > 1 ? ` (${parts})` : ''}`,
@@ -58,3 +69,29 @@ export const EditorTabs = memo(function EditorTabs({ kits, hardware, parts, patt
     />
   );
 });
+
+function HolesAndHollows({ onProfile }: { onProfile: () => void }) {
+  return (
+    <div className="column">
+      <HolesPanel />
+      <HollowsPanel onProfile={onProfile} />
+    </div>
+  );
+}
+
+/** Whose profile is edited while it is that of a hollow, and the way back to the outside. */
+function HollowHead() {
+  const { part, spot, goTo, select } = useEditor();
+  const hollow = hollowAt(part, spot.turningId);
+  if (!hollow) return null;
+  const back = () => {
+    select(null);
+    goTo({ partId: part.id, turningId: part.turnings[0].id });
+  };
+  return (
+    <div className="row">
+      <b>Profile of the {hollow.name}, from its rim into the wood</b>
+      <Button onClick={back}>Back to the outside</Button>
+    </div>
+  );
+}

@@ -1,19 +1,19 @@
 import { LengthInput } from '../ui/LengthInput.js';
 import { AddButton } from './AddButton.js';
-import { changeTurning } from './editing.js';
+import { changeTurning, hollowAt } from './editing.js';
 import { useEditor } from './editor.js';
 import { ElementRow } from './ElementRow.js';
 import { HoldButton } from './HoldButton.js';
 
 /** Every element in order from the reference end, each dimension edited in place. */
 export function ElementList() {
-  const { body, outline, spot, turning, workshop, change, selected } = useEditor();
+  const { body, outline, part, spot, turning, workshop, change, selected } = useEditor();
   const { spans } = outline;
   return (
     <table className="elements">
       <thead>
         <tr>
-          <th>From the reference end</th>
+          <th>{hollowAt(part, turning.id) ? 'From the rim inwards' : 'From the reference end'}</th>
           <th>Dimensions</th>
           <th aria-label="Changes" />
         </tr>

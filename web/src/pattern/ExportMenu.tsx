@@ -2,7 +2,7 @@ import { latheMesh, outlineOf, profileCsv, profileDxf, profileSvg, stlOf, writeP
 import { App, Button, Dropdown } from 'antd';
 import { memo } from 'react';
 import { useUnits } from '../ui/units.js';
-import { partAt } from './editing.js';
+import { partAt, turningAt } from './editing.js';
 import { useEditorActions } from './editor.js';
 
 interface ExportMenuProps {
@@ -19,7 +19,8 @@ export const ExportMenu = memo(function ExportMenu({ patternId, name }: ExportMe
   const { message } = App.useApp();
   const { spot, read } = useEditorActions();
   const part = () => partAt(read(), spot);
-  const outline = () => outlineOf(part().turnings[0]);
+  // a profile goes out as it is edited: of the first axis, of a further one, of a hollow
+  const outline = () => outlineOf(turningAt(read(), spot));
   const called = () => `${name}${read().parts.length > 1 ? `, ${part().name}` : ''}`;
   const making: Record<string, () => void> = {
     json: () => download(`${name}.compas.json`, 'application/json', writePattern(name, read())),
@@ -32,10 +33,14 @@ export const ExportMenu = memo(function ExportMenu({ patternId, name }: ExportMe
   };
   for (const error of CHORD_ERRORS)
     making[`stl ${error}`] = () => {
-      download(`${called()}.stl`, 'model/stl', stlOf([latheMesh(outline(), part().holes, error)]));
-      if ((part().crossHoles ?? []).length > 0)
+      download(
+        `${called()}.stl`,
+        'model/stl',
+        stlOf([latheMesh(outlineOf(part().turnings[0]), part().holes, error)]),
+      );
+      if ((part().crossHoles ?? []).length + (part().hollows ?? []).length > 0)
         void message.info(
-          'The surface is closed and has its holes along the axis; cross holes are not cut in it.',
+          'The surface is closed and has its holes along the axis; cross holes and hollows are not cut in it.',
         );
     };
   return (

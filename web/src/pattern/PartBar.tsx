@@ -66,12 +66,15 @@ export function PartBar() {
         Take this part away
       </Button>
       <span className="row at-foot to-the-right">
-        {part.turnings.length > 1 && (
+        {part.turnings.length + (part.hollows?.length ?? 0) > 1 && (
           <Segmented
             aria-label="Axis"
             value={turning.id}
             onChange={(turningId) => goTo({ partId: part.id, turningId })}
-            options={part.turnings.map((t, i) => ({ value: t.id, label: `Axis ${i + 1}` }))}
+            options={[
+              ...part.turnings.map((t, i) => ({ value: t.id, label: `Axis ${i + 1}` })),
+              ...(part.hollows ?? []).map((h) => ({ value: h.id, label: h.name })),
+            ]}
           />
         )}
         {turning.axis && (

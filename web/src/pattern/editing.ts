@@ -15,6 +15,7 @@ import {
   type Element,
   type ElementKind,
   type Hole,
+  type Hollow,
   type Part,
   type PartEnd,
   type PatternBody,
@@ -38,10 +39,17 @@ export const firstSpot = (body: PatternBody): Spot => ({
 export const partAt = (body: PatternBody, { partId }: Pick<Spot, 'partId'>): Part =>
   body.parts.find((p) => p.id === partId) ?? body.parts[0];
 
+/** The profile that is edited; that of a hollow runs from its rim into the wood. */
 export function turningAt(body: PatternBody, spot: Spot): Turning {
   const part = partAt(body, spot);
-  return part.turnings.find((t) => t.id === spot.turningId) ?? part.turnings[0];
+  const hollow = hollowAt(part, spot.turningId);
+  return hollow
+    ? { id: hollow.id, startDiameter: hollow.startDiameter, elements: hollow.elements }
+    : (part.turnings.find((t) => t.id === spot.turningId) ?? part.turnings[0]);
 }
+
+export const hollowAt = (part: Part, id: string): Hollow | undefined =>
+  part.hollows?.find((h) => h.id === id);
 
 /** Changes a part; the other side of its joins follows. */
 export const changePart = (body: PatternBody, partId: string, change: (part: Part) => Part): PatternBody =>
@@ -53,6 +61,12 @@ export const changeTurning = (
   change: (turning: Turning) => Turning,
 ): PatternBody =>
   changePart(body, partId, (part) => {
+    const hollow = hollowAt(part, turningId);
+    if (hollow) {
+      const { startDiameter, elements } = change(turningAt(body, { partId, turningId }));
+      const changed = { ...hollow, startDiameter, elements };
+      return { ...part, hollows: part.hollows?.map((h) => (h === hollow ? changed : h)) };
+    }
     const [first, ...rest] = part.turnings;
     const of = (t: Turning) => (t.id === turningId ? change(t) : t);
     return { ...part, turnings: [of(first), ...rest.map(of)] };
@@ -142,6 +156,17 @@ export const joinElements = (body: PatternBody, spot: Spot, id: string): Pattern
 
 const otherEnd = (end: PartEnd): PartEnd => (end === 'reference' ? 'far' : 'reference');
 
+/** A hollow opens in the other end; one in a side lies as far from the other end. */
+const mirroredHollow = (hollow: Hollow, length: number): Hollow =>
+  hollow.opens === 'side'
+    ? {
+        ...hollow,
+        ...(hollow.axis
+          ? { axis: { ...hollow.axis, along: dim(length - (hollow.axis.along?.mm ?? 0)) } }
+          : {}),
+      }
+    : { ...hollow, opens: otherEnd(hollow.opens) };
+
 /** Turns the part end for end: its holes, hardware and joins change ends with the profile. */
 export function mirrorPart(body: PatternBody, { partId, turningId }: Spot): PatternBody {
   const mirrored = changeTurning(body, { partId, turningId }, mirroredTurning);
@@ -149,6 +174,7 @@ export function mirrorPart(body: PatternBody, { partId, turningId }: Spot): Patt
     ...p,
     holes: p.holes.map((h) => ({ ...h, from: otherEnd(h.from) })),
     crossHoles: p.crossHoles?.map((h) => ({ ...h, from: otherEnd(h.from) })),
+    hollows: p.hollows?.map((h) => mirroredHollow(h, outlineOf(p.turnings[0]).length)),
   }));
   return {
     ...part,
@@ -190,6 +216,31 @@ export const changeCrossHoles = (
   change: (holes: CrossHole[]) => CrossHole[],
 ): PatternBody =>
   changePart(body, partId, (part) => ({ ...part, crossHoles: change(part.crossHoles ?? []) }));
+
+export const changeHollows = (
+  body: PatternBody,
+  partId: string,
+  change: (hollows: Hollow[]) => Hollow[],
+): PatternBody => changePart(body, partId, (part) => ({ ...part, hollows: change(part.hollows ?? []) }));
+
+/** A round hollow in the far end, half as wide as that is. */
+export function addHollow(body: PatternBody, partId: string): PatternBody {
+  const ids = counting(body);
+  const [id, elementId] = [ids.next('hollow'), ids.next()];
+  const part = partAt(body, { partId });
+  const across = outlineOf(part.turnings[0]).spans.at(-1)?.endDiameter ?? 0;
+  const r = Math.max(3, Math.round(across * 2.5) / 10);
+  const hollow: Hollow = {
+    id,
+    name: part.hollows?.length ? `hollow ${part.hollows.length + 1}` : 'hollow',
+    opens: 'far',
+    startDiameter: dim(2 * r),
+    elements: [
+      { kind: 'arc', id: elementId, length: dim(r), endDiameter: dim(0), radius: dim(r), side: 'out' },
+    ],
+  };
+  return ids.done(changeHollows(body, partId, (all) => [...all, hollow]));
+}
 
 /** A thing with a fresh id added by `add`. */
 export function withNew(

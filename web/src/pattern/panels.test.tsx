@@ -1,11 +1,21 @@
-import { outlineOf, STARTING_FORMS, type Part, type PatternBody } from '@compas/core';
+import {
+  checkPattern,
+  dim,
+  outlineOf,
+  STARTING_FORMS,
+  type Element,
+  type Hollow,
+  type Part,
+  type PatternBody,
+} from '@compas/core';
 import { fireEvent, screen } from '@testing-library/react';
 import { useState, type ComponentType } from 'react';
 import { exampleWorkshop } from '../../../core/src/plan/exampleShop.js';
 import { choose, shownInApp } from '../../test/inApp.js';
 import { EditorContext } from './editor.js';
-import { firstSpot, turningAt } from './editing.js';
+import { changeHollows, firstSpot, insertElement, mirrorPart, turningAt } from './editing.js';
 import { HolesPanel } from './HolesPanel.js';
+import { HollowsPanel } from './HollowsPanel.js';
 import { SurfacePanel } from './SurfacePanel.js';
 
 let current: PatternBody;
@@ -90,6 +100,51 @@ describe('holes of a pattern', () => {
     expect(part().crossHoles![0]).toMatchObject({ through: false, depth: { mm: 10 } });
     press('Take cross hole away');
     expect(part().crossHoles!.map((h) => h.angle)).toEqual([90]);
+  });
+});
+
+describe('hollows of a pattern', () => {
+  it('begins in the far end, half as wide as that; moved into a side it knows where it lies', async () => {
+    const opened = jest.fn();
+    const Hollows = () => <HollowsPanel onProfile={opened} />;
+    const { user } = shown(Hollows);
+    press('+ add a hollow');
+    const hollow = () => part().hollows![0]!;
+    expect(hollow()).toMatchObject({ name: 'hollow', opens: 'far' });
+    expect(checkPattern(current)).toEqual([]);
+    await choose('hollow, opens', 'in a side');
+    await give(user, 'hollow, middle at', '40');
+    await give(user, 'hollow, rim above the axis', '2.5');
+    expect(hollow()).toMatchObject({
+      opens: 'side',
+      rim: { mm: 2.5 },
+      axis: { tilt: 90, along: { mm: 40 } },
+    });
+    press('Its profile');
+    expect(opened).toHaveBeenCalled();
+    await choose('hollow, opens', 'in the reference end');
+    expect([hollow().axis, hollow().rim]).toEqual([undefined, undefined]);
+    press('Take hollow away');
+    expect(part().hollows).toEqual([]);
+  });
+
+  it('its profile is edited like any other, and it turns over with its part', () => {
+    const plain = STARTING_FORMS[0].body({}, 'maple');
+    const far = outlineOf(plain.parts[0].turnings[0]).length;
+    const wall: Element[] = [{ kind: 'cylinder', id: 'w', length: dim(5) }];
+    const bowl: Hollow = { id: 'bowl', name: 'bowl', opens: 'far', startDiameter: dim(8), elements: wall };
+    const axis = { shift: dim(0), direction: 0, tilt: 90, along: dim(20) };
+    const made = changeHollows(plain, 'part1', () => [
+      bowl,
+      { ...bowl, id: 'side', opens: 'side', rim: dim(3), axis },
+    ]);
+    const spot = { partId: 'part1', turningId: 'bowl' };
+    const longer = insertElement(made, spot, 'taper', 'w');
+    expect(turningAt(longer.body, spot).elements.map((e) => e.id)).toEqual(['w', longer.id]);
+    expect(longer.body.parts[0].turnings).toEqual(made.parts[0].turnings);
+    const [end, lying] = mirrorPart(made, { partId: 'part1', turningId: 'turning1' }).parts[0].hollows!;
+    expect(end!.opens).toBe('reference');
+    expect(lying!.axis!.along!.mm).toBeCloseTo(far - 20, 6);
   });
 });
 

@@ -1,6 +1,7 @@
 import { besideInBlank, type PartPlan, type Plan, type Stage, type Workshop } from '@compas/core';
 import { DrillLayer, HardwareLayer, MountLayer, TemplateLayer } from '../strip/fittingLayers.js';
 import { BlankLayer, CutLayer, FinishLayer, MarkLayer } from '../strip/layers.js';
+import { HollowLayer } from '../strip/HollowLayer.js';
 import { BesideLayer } from '../strip/StandingLayer.js';
 import { Strip } from '../strip/Strip.js';
 import { useMarkSheet } from './MarkStage.js';
@@ -49,6 +50,7 @@ export function StageStrip({
       {stage === 'drill' && <DrillLayer part={part} />}
       {stage === 'mount' && <MountLayer mount={mount} />}
       {stage === 'mark' && <MarkSheetLayer part={part} workshop={workshop} />}
+      <HollowLayer hollows={part.hollows ?? []} outline={outline} />
       {blankShown && <BesideLayer outline={outline} at={besideInBlank(part.steps)} />}
       {stage === 'turn' && <CutLayer cuts={part.cuts} />}
       {stage === 'surface' && <FinishLayer />}

@@ -188,7 +188,14 @@ function WoodStrip({ part, step }: { part: PartPlan; step: Step }) {
                 ? long - standing.pieceAt - outline.length
                 : standing.pieceAt,
             largestRadius: blank.section / 2,
-            standing: <StandingLayer standing={standing} outline={outline} tone={material.tone} />,
+            standing: (
+              <StandingLayer
+                standing={standing}
+                outline={outline}
+                tone={material.tone}
+                hollows={part.hollows}
+              />
+            ),
           }
         : {})}
     >

@@ -1,6 +1,14 @@
-import { radiusAt, type Outline, type SilhouettePoint, type StandingWood, type Tone } from '@compas/core';
+import {
+  radiusAt,
+  type Hollow,
+  type Outline,
+  type SilhouettePoint,
+  type StandingWood,
+  type Tone,
+} from '@compas/core';
 import { memo, useId } from 'react';
 import { useFrame, type Frame } from './frame.js';
+import { HollowLayer } from './HollowLayer.js';
 import { wholePath } from './paths.js';
 import { TONES } from './tones.js';
 
@@ -8,10 +16,17 @@ interface StandingProps {
   standing: StandingWood;
   outline: Outline;
   tone: Tone;
+  /** as they are drawn; shown once they are cut */
+  hollows?: readonly Hollow[];
 }
 
 /** The wood as it stands now: what will be the piece in its tone, what is still waste hatched, the drawing dashed. */
-export const StandingLayer = memo(function StandingLayer({ standing, outline, tone }: StandingProps) {
+export const StandingLayer = memo(function StandingLayer({
+  standing,
+  outline,
+  tone,
+  hollows = [],
+}: StandingProps) {
   const frame = useFrame();
   const hatch = useId();
   const tint = TONES[tone];
@@ -65,11 +80,18 @@ export const StandingLayer = memo(function StandingLayer({ standing, outline, to
           </g>
         );
       })}
+      <HollowLayer
+        hollows={hollows.filter((h) => h.opens === 'side' && isHollowed(standing, h))}
+        outline={outline}
+      />
       <BesideLayer outline={outline} at={standing.beside} />
       <path d={wholePath(outline, frame)} className="standing-drawn" />
     </g>
   );
 });
+
+const isHollowed = ({ wood }: StandingWood, { id }: Hollow): boolean =>
+  wood.body.skins.some((s) => s.side === 'inside' && s.id.startsWith(`hollow:${id}`));
 
 /** The other pieces that lie in the same blank: where each begins, x of the one at hand. mm */
 export function BesideLayer({ outline, at }: { outline: Outline; at: readonly number[] }) {

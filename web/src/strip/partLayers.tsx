@@ -1,5 +1,5 @@
 import {
-  outlineOf,
+  axisSection,
   pointsAlong,
   radiusAt,
   type Bore,
@@ -117,25 +117,15 @@ export function DecorationLayer({ outline, part }: { outline: Outline; part: Par
 export function AxesLayer({ turnings }: { turnings: readonly Turning[] }) {
   const frame = useFrame();
   return turnings.map((turning) => {
-    const { axis } = turning;
-    if (!axis) return null;
-    const outline = outlineOf(turning);
-    const inPlane = Math.sin((axis.direction * Math.PI) / 180);
-    const shift = axis.shift.mm * inPlane;
-    const tilt = ((axis.tilt * Math.PI) / 180) * inPlane;
-    const place = (x: number, r: number) => {
-      const along = (axis.along?.mm ?? 0) + x * Math.cos(tilt) - r * Math.sin(tilt);
-      return `${frame.at(along)},${frame.up(shift + x * Math.sin(tilt) + r * Math.cos(tilt))}`;
-    };
-    const edge = (side: 1 | -1) =>
-      pointsAlong(outline, CHORD)
-        .map(({ x, r }) => place(x, side * r))
-        .join(' L');
+    if (!turning.axis) return null;
+    const { upper, lower, axis: line } = axisSection(turning, CHORD);
+    const path = (points: readonly { x: number; y: number }[]) =>
+      `M${points.map(({ x, y }) => `${frame.at(x)},${frame.up(y)}`).join(' L')}`;
     return (
       <g key={turning.id} className="strip-second">
-        <path d={`M${edge(1)}`} />
-        <path d={`M${edge(-1)}`} />
-        <path d={`M${place(-6, 0)} L${place(outline.length + 6, 0)}`} className="strip-axis" />
+        <path d={path(upper)} />
+        <path d={path(lower)} />
+        <path d={path(line)} className="strip-axis" />
       </g>
     );
   });

@@ -178,6 +178,7 @@ describe('a drawn part as a body', () => {
         {
           id: 'bowl',
           name: 'bowl',
+          opens: 'side',
           axis: { shift: dim(0), direction: 0, tilt: 90, along: dim(30) },
           rim: dim(6),
           startDiameter: dim(12),

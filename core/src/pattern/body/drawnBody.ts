@@ -4,7 +4,7 @@ import { outlineOf } from '../outline.js';
 import type { CrossHole, Hole, Hollow, Part, Turning, TurningAxis } from '../pattern.js';
 import { radiusAt } from '../radius.js';
 import type { Outline } from '../shape.js';
-import type { Body, Drilled, Flat, Skin } from './body.js';
+import type { Body, Drilled, Skin } from './body.js';
 import { endForEnd, HERE, plus, round, times, type Placement } from './space.js';
 
 /** A part as it is drawn, as a body in its own frame: x from its reference end along its first axis. mm */
@@ -18,12 +18,14 @@ export function drawnBody(part: Part): Body {
     skins: [
       turnedSkin(first, outline),
       ...others.map((t) => turnedSkin(t, outlineOf(t))),
-      ...hollows.map(hollowSkin),
+      ...hollows.map((hollow) => hollowSkin(hollow, outline.length)),
     ],
     flats: [
       { id: FINISHED.reference, at: endForEnd(HERE, 0) },
       { id: FINISHED.far, at: far },
-      ...hollows.map(rimOf),
+      ...hollows
+        .filter((h) => h.opens === 'side')
+        .map((h) => ({ id: `${h.id}.rim`, at: rimOf(h, outline.length) })),
     ],
     drilled: [
       ...part.holes.map((hole) => drilledHole(hole, outline.length)),
@@ -79,16 +81,18 @@ export function placementOf(axis: TurningAxis | undefined): Placement {
   };
 }
 
-/** The flat that a hollow is cut from: across its axis, so far along it. */
-const rimOf = ({ id, axis, rim }: Hollow): Flat => {
+/** The flat that a hollow is cut from, x out of the wood: an end, or across its own axis, so far along it. mm */
+export function rimOf({ opens, axis, rim }: Hollow, length: number): Placement {
+  if (opens === 'reference') return endForEnd(HERE, 0);
+  if (opens === 'far') return { ...HERE, at: [length, 0, 0] };
   const lies = placementOf(axis);
-  return { id: `${id}.rim`, at: { ...lies, at: plus(lies.at, times(lies.along, rim.mm)) } };
-};
+  return { ...lies, at: plus(lies.at, times(lies.along, rim?.mm ?? 0)) };
+}
 
 /** The wall of a hollow, x from its rim inwards. */
-function hollowSkin(hollow: Hollow): Skin {
+function hollowSkin(hollow: Hollow, length: number): Skin {
   const { segments } = chain(hollow.elements, hollow.startDiameter.mm);
-  const axis = endForEnd(rimOf(hollow).at, 0);
+  const axis = endForEnd(rimOf(hollow, length), 0);
   return { id: hollow.id, axis, side: 'inside', profile: segments, fat: [] };
 }
 

@@ -1,6 +1,6 @@
 import { dim, type Dimension } from '../../measure/index.js';
 import type { Element } from '../element.js';
-import type { CrossHole, Hole, ItemKind, Part, PartJoin, PatternBody } from '../pattern.js';
+import type { CrossHole, Hollow, Hole, ItemKind, Part, PartJoin, PatternBody } from '../pattern.js';
 
 /** A size a person knows and that a starting form asks for. */
 export interface FormQuestion {
@@ -26,6 +26,7 @@ interface FormPart {
   elements: Element[];
   holes?: Hole[];
   crossHoles?: CrossHole[];
+  hollows?: Hollow[];
   total?: Dimension;
   perItem?: number;
 }
@@ -70,7 +71,17 @@ export function form(
 }
 
 function partOf(drawn: FormPart, i: number, materialId: string): Part {
-  const { name = 'Body', start, startHeld, elements, holes = [], crossHoles, total, perItem = 1 } = drawn;
+  const {
+    name = 'Body',
+    start,
+    startHeld,
+    elements,
+    holes = [],
+    crossHoles,
+    hollows,
+    total,
+    perItem = 1,
+  } = drawn;
   return {
     id: `part${i + 1}`,
     name,
@@ -87,6 +98,7 @@ function partOf(drawn: FormPart, i: number, materialId: string): Part {
     ],
     holes,
     ...(crossHoles ? { crossHoles } : {}),
+    ...(hollows ? { hollows } : {}),
   };
 }
 

@@ -1,5 +1,35 @@
 import { dim } from '../../measure/index.js';
+import type { Hollow } from '../pattern.js';
 import { form, roundingRadius } from './form.js';
+
+/** Wall left beside the bowl of a scoop at its rim, mm. */
+const WALL = 4;
+
+/** A round bowl across the middle of an oval, its rim a third of the radius above the axis and clear of the handle. */
+function scoopBowl(across: number, length: number, handle: number): Hollow {
+  const rim = Number(Math.max(across / 6, handle / 2 + 0.5).toFixed(1));
+  const r = Number((Math.sqrt((across / 2) ** 2 - rim * rim) - WALL).toFixed(1));
+  return {
+    id: 'bowl',
+    name: 'bowl',
+    opens: 'side',
+    axis: { shift: dim(0), direction: 0, tilt: 90, along: dim(Number((length * 0.49).toFixed(1))) },
+    rim: dim(rim),
+    startDiameter: dim(2 * r),
+    elements: [
+      { kind: 'cylinder', id: 'e4', name: 'wall', length: dim(Number((across / 8).toFixed(1))) },
+      {
+        kind: 'arc',
+        id: 'e5',
+        name: 'bottom',
+        length: dim(Number((r * 0.8).toFixed(1))),
+        endDiameter: dim(0),
+        radius: dim(Number((r * 1.05).toFixed(1))),
+        side: 'out',
+      },
+    ],
+  };
+}
 
 export const ornamentForms = [
   form(
@@ -162,7 +192,7 @@ export const ornamentForms = [
   ),
   form(
     'scoop',
-    'Scoop or spoon, the outside',
+    'Scoop or spoon with its bowl',
     'scoop',
     [
       { key: 'bowl', label: 'Across the bowl', usual: 46 },
@@ -173,11 +203,12 @@ export const ornamentForms = [
     (size) => ({
       start: dim(size('bowl').mm * 0.2),
       total: size('length'),
+      hollows: [scoopBowl(size('bowl').mm, size('bowlLength').mm, size('handle').mm)],
       elements: [
         {
           kind: 'oval',
           id: 'e1',
-          name: 'bowl',
+          name: 'back of the bowl',
           longAxis: size('bowlLength'),
           diameter: size('bowl'),
           endDiameter: dim(size('handle').mm * 0.75),

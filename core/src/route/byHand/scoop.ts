@@ -45,6 +45,7 @@ const drawn: Part = {
     {
       id: 'bowl',
       name: 'bowl',
+      opens: 'side',
       axis: { shift: dim(0), direction: 0, tilt: 90, along: dim(BALL) },
       rim: dim(6),
       startDiameter: dim(38),

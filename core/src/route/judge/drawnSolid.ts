@@ -17,7 +17,7 @@ export function drawnHas(part: Part): (p: Place) => boolean {
   });
   const crossed = across(part, outline);
   const beyond = secondAxis(part);
-  const hollow = hollowed(part);
+  const hollow = hollowed(part, length);
   return (p) => {
     const [x, y, z] = p;
     if (x < 0 || x > length) return false;
@@ -96,14 +96,28 @@ function secondAxis(part: Part): (p: Place) => boolean {
     });
 }
 
-/** Hollows whose axis stands across the part, and the flats they open in. */
-function hollowed(part: Part): (p: Place) => boolean {
-  const hollows = (part.hollows ?? []).map((hollow) => {
+/** Hollows in an end, and those whose axis stands across the part, with the flats they open in. */
+function hollowed(part: Part, length: number): (p: Place) => boolean {
+  const across = hollowedAcross(part);
+  const inEnds = (part.hollows ?? []).flatMap(({ opens, startDiameter, elements }) =>
+    opens === 'side' ? [] : [{ opens, wall: outlineOf({ id: 'h', startDiameter, elements }) }],
+  );
+  return (p) =>
+    across(p) ||
+    inEnds.some(({ opens, wall }) => {
+      const depth = opens === 'reference' ? p[0] : length - p[0];
+      return depth <= wall.length && hypot(p[1], p[2]) < radiusAt(wall, depth);
+    });
+}
+
+function hollowedAcross(part: Part): (p: Place) => boolean {
+  const hollows = (part.hollows ?? []).flatMap((hollow) => {
+    if (hollow.opens !== 'side' || !hollow.axis || !hollow.rim) return [];
     if (hollow.axis.tilt !== 90) throw new Error('Only hollows straight across are judged.');
     const wall = outlineOf({ id: 'h', startDiameter: hollow.startDiameter, elements: hollow.elements });
     const angle = rad(hollow.axis.direction);
     const at = hollow.axis.along?.mm ?? 0;
-    return { at, rim: hollow.rim.mm, wall, dy: Math.sin(angle), dz: Math.cos(angle) };
+    return [{ at, rim: hollow.rim.mm, wall, dy: Math.sin(angle), dz: Math.cos(angle) }];
   });
   return ([x, y, z]) =>
     hollows.some(({ at, rim, wall, dy, dz }) => {

@@ -158,10 +158,12 @@ export class TestLathe {
     const stretches = stretchesOf(said);
     const sign = begins?.from?.side === 'high' ? -1 : 1;
     const origin = sign === 1 ? lump.low : lump.high;
+    const inside = told.id.startsWith('hollow');
     for (let i = 0; i < lump.radius.length; i++) {
       const wanted = radiusOf(stretches, sign * (i * PITCH - origin));
       if (wanted === null) continue;
-      this.reduce(lump, i, wanted + figure(said, 'left for sanding, on the radius', 0));
+      if (inside) lump.bore[i] = max(lump.bore[i] ?? 0, wanted);
+      else this.reduce(lump, i, wanted + figure(said, 'left for sanding, on the radius', 0));
     }
   }
 

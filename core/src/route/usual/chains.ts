@@ -1,30 +1,15 @@
 import { len } from '../../measure/index.js';
-import type { PartEnd } from '../../pattern/index.js';
-import { saidOf } from '../say/cut.js';
+import { PART_ENDS, type PartEnd } from '../../pattern/index.js';
 import type { Grip } from '../shop.js';
 import type { Bench } from './bench.js';
-import { drillAt } from './drill.js';
 import { cutFree, finishOff, nib, nibBetween, sawNib } from './ends.js';
+import { hollowEnd, refuseHollow } from './hollows.js';
 import { betweenCentres, centre, fixtures, furtherAxis, holdIt, liveCentre } from './holds.js';
 import { each, MINUTES } from './minutes.js';
 import { NoWay } from './noWay.js';
-import { fitIn } from './prepare.js';
-import { furtherAxes, mark, rough, shape, shapeOne, tips, tryOn } from './shape.js';
-import { coat, decorate, sand } from './surface.js';
-
-/** Rounded, bored where that is wanted, marked, shaped, tried: all that is done in one hold before the surface. */
-function turn(bench: Bench): void {
-  drillAt(bench, 'after rounding');
-  mark(bench);
-  shape(bench);
-  drillAt(bench, 'after shaping');
-  tryOn(bench);
-}
-
-function surface(bench: Bench): void {
-  sand(bench);
-  decorate(bench);
-}
+import { furtherAxes, rough, shapeOne, tips } from './shape.js';
+import { coat, surface } from './surface.js';
+import { turn } from './turn.js';
 
 /** Turned whole between centres; the ends are parted to nibs, the lathe stopped, the nibs sawn and pared. */
 export function centresChain(bench: Bench): void {
@@ -35,53 +20,15 @@ export function centresChain(bench: Bench): void {
   });
 }
 
-/** A ball is turned to nibs between centres; then its poles lie at the sides, and what is left of them is turned away. */
-export function cupsChain(bench: Bench): void {
-  const { work, wood, writer } = bench;
-  const [ball, ...others] = work.outline.spans;
-  if (ball?.element.kind !== 'sphere' || others.length > 0)
-    throw new NoWay(
-      'Only what is a ball and nothing else turns in cups about any axis.',
-      'Turn it between centres or in a chuck.',
-    );
-  turnedToNibs(bench);
-  const middle = (ball.x0 + ball.x1) / 2;
-  const on = bench.amid(ball);
-  if (on)
-    writer.hold({
-      wood,
-      by: 'cups',
-      place: 'lathe',
-      axis: { at: { mm: bench.from(middle), from: bench.datum('reference') }, lean: 90, direction: 0 },
-      drive: { by: 'cup', words: work.mount.headstock, on },
-      tail: { by: 'cup', words: work.mount.tailstock ?? 'the other cup', on },
-      keepsTrue: false,
-      title: 'Between the cups, its old poles to the sides',
-      words: [
-        'What stands proud shows as a shadow while it turns: scrape until there is none, then turn the ball a quarter and look again.',
-      ],
-      minutes: each(MINUTES.mount),
-    });
-  writer.cut({
-    wood,
-    doing: 'shape',
-    subject: 'poles',
-    profile: saidOf(
-      work.outline.segments.map((s) => ({ ...s, x0: s.x0 - middle, x1: s.x1 - middle })),
-      bench.datum('reference'),
-      { x: 0, runs: 1 },
-    ),
-    title: 'Scrape the poles round',
-    words: ['Light cuts with the scraper, towards the shadow.'],
-    speed: bench.speed('finish slow'),
-    minutes: each(3 * MINUTES.tip),
-  });
-  writer.takeOff(wood, 'Out of the cups', 'cups', each(MINUTES.tail));
-  finishOff(bench);
-}
-
 /** Shaped and surfaced between centres, taken off with the lathe standing, the nibs of both ends sawn. */
-function turnedToNibs(bench: Bench): void {
+export function turnedToNibs(bench: Bench): void {
+  for (const end of PART_ENDS)
+    refuseHollow(
+      bench,
+      end,
+      'and between centres both ends are covered.',
+      'Hold it in a chuck, that end at the tail.',
+    );
   betweenCentres(bench);
   rough(bench, { pass: 'round', squareEndsSawn: true });
   bench.forEach(() => turn(bench));
@@ -291,6 +238,12 @@ function partOff(bench: Bench): void {
 /** Surface while the tail still holds; then the end at the tail is finished without it. */
 function endWithoutTail(bench: Bench): void {
   const { work, lie, writer } = bench;
+  refuseHollow(
+    bench,
+    lie.drive,
+    'which is the one that is held.',
+    'Turn it end for end in the way of holding.',
+  );
   surface(bench);
   if (work.mount.tailstock !== null) writer.tailAway('Tailstock away', undefined, each(MINUTES.tail));
   if (bench.waste(lie.tail) > 1e-6)
@@ -299,55 +252,6 @@ function endWithoutTail(bench: Bench): void {
       words: ['Light cuts to the middle; what is beyond falls. Sand the end before the finish.'],
       tool: 'skew',
     });
+  hollowEnd(bench, lie.tail);
   coat(bench, true);
-}
-
-/** Radius of an end that can be held by its face, mm. */
-const LEAST_FACE = 3;
-
-/** Both ends are reached: squeezed between faces, or on a rod right through. */
-export function throughChain(
-  bench: Bench,
-  by: string,
-  title: string,
-  grips: () => [Grip, Grip | null],
-): void {
-  const { writer, work } = bench;
-  const { segments } = work.outline;
-  if (Math.min(segments[0]?.r0 ?? 0, segments.at(-1)?.r1 ?? 0) < LEAST_FACE)
-    throw new NoWay(
-      'An end of it is too thin or too round to be held by its face.',
-      'Turn it between centres or in a chuck, and take this way for its last cuts only.',
-    );
-  bench.endsSawn = true;
-  // nothing enters the ends and nothing of them is cut in this hold: they are squared before
-  for (const end of ['reference', 'far'] as const)
-    if (bench.waste(end) > 1e-6)
-      writer.face({
-        wood: bench.wood,
-        subject: `${end} end`,
-        from: bench.datum(end),
-        mm: bench.waste(end),
-        title: `Square the ${end} end`,
-        words: ['To its length, at right angles: it is held by its faces.'],
-        sawn: true,
-        minutes: each(MINUTES.face),
-        stage: 'stock',
-      });
-  holdIt(bench, {
-    by,
-    title,
-    words: fixtures(bench),
-    drive: () => grips()[0],
-    tail: () => grips()[1],
-    alone: grips()[1] === null,
-  });
-  rough(bench, { pass: 'round' });
-  turn(bench);
-  surface(bench);
-  coat(bench, true);
-  writer.takeOff(bench.wood, 'Take it off', undefined, each(MINUTES.tail));
-  bench.hold = null;
-  fitIn(bench, 'after the tenon', bench.lie.drive);
-  finishOff(bench);
 }

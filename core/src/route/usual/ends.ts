@@ -2,6 +2,7 @@ import { len } from '../../measure/index.js';
 import type { PartEnd } from '../../pattern/index.js';
 import type { Bench } from './bench.js';
 import { drillAt } from './drill.js';
+import { hollowSides } from './hollows.js';
 import { each, MINUTES } from './minutes.js';
 import { fitIn } from './prepare.js';
 import { NIB } from './profiles.js';
@@ -104,6 +105,7 @@ export function cutFree(
 
 /** Off the lathe: late holes, the sizes, coats that are put on a standing piece, and what is put in at the end. */
 export function finishOff(bench: Bench): void {
+  hollowSides(bench);
   drillAt(bench, 'after parting');
   fitIn(bench, 'after the tenon', bench.lie.drive);
   measure(bench);

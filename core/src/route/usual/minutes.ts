@@ -19,6 +19,8 @@ export const MINUTES = {
   shape: 0.6,
   shapePerCm2: 0.01,
   ballPerCm2: 0.08,
+  hollowPerCm2: 0.12,
+  hollowSandPerCm2: 0.06,
   trial: 0.5,
   decorate: 1,
   nib: 0.5,

@@ -32,7 +32,7 @@ function shaped(bench: Bench, ids: readonly string[]): Surface[] {
 }
 
 /** Each grit over all that is sanded, before the next. */
-export function sand(bench: Bench): void {
+function sand(bench: Bench): void {
   const { work, wood, writer } = bench;
   const stretches = runs(bench).map(({ ids, x0, x1 }) => ({
     on: shaped(bench, ids),
@@ -70,7 +70,7 @@ const TITLES: Record<DecorationKind, string> = {
 };
 
 /** Lines, texture and colour lie on a sanded surface and under the finish. */
-export function decorate(bench: Bench): void {
+function decorate(bench: Bench): void {
   const { work, wood, writer } = bench;
   for (const decoration of work.part.decorations ?? []) {
     const span = work.outline.spans.find((s) => s.element.id === decoration.elementId);
@@ -102,11 +102,14 @@ export function coat(bench: Bench, turning: boolean): void {
       subject: 'all',
       pass: String(i + 1),
       from: bench.datum('reference'),
-      stretches: runs(bench).map(({ ids, x0, x1 }) => ({
-        on: shaped(bench, ids),
-        x0: bench.from(x0),
-        x1: bench.from(x1),
-      })),
+      stretches: [
+        ...runs(bench).map(({ ids, x0, x1 }) => ({
+          on: shaped(bench, ids),
+          x0: bench.from(x0),
+          x1: bench.from(x1),
+        })),
+        ...insides(bench),
+      ],
       turning,
       ...waitOf(one, last),
       title: one.title,
@@ -117,10 +120,24 @@ export function coat(bench: Bench, turning: boolean): void {
   });
 }
 
+/** What has been hollowed by now gets the finish of the outside. */
+function insides(bench: Bench): { on: Surface[]; x0: number; x1: number }[] {
+  const { work, now, writer } = bench;
+  const ids = new Set((work.part.hollows ?? []).map((h) => `hollow:${writer.named(h.id)}`));
+  const on = now.body.skins.filter((s) => ids.has(s.id)).map((s) => ({ of: 'skin' as const, id: s.id }));
+  return on.length === 0 ? [] : [{ on, x0: bench.from(0), x1: bench.from(work.outline.length) }];
+}
+
 /** Between coats the finish dries; after the last one on a standing piece it cures before hands are laid on it. */
 function waitOf({ turning, waitMinutes }: Bench['work']['coats'][number], last: boolean) {
   if (waitMinutes <= 0 || (last && turning)) return {};
   return last
     ? { wait: { what: 'the finish cures', minutes: { handle: waitMinutes, use: waitMinutes } } }
     : { wait: { what: 'the finish dries', minutes: { coat: waitMinutes, use: waitMinutes } } };
+}
+
+/** All that is done to its skin before the finish. */
+export function surface(bench: Bench): void {
+  sand(bench);
+  decorate(bench);
 }

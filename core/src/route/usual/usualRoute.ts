@@ -3,18 +3,12 @@ import type { PartEnd } from '../../pattern/index.js';
 import type { Route } from '../operation.js';
 import type { Grip } from '../shop.js';
 import { Bench } from './bench.js';
-import {
-  centresChain,
-  chuckChain,
-  colletChain,
-  cupsChain,
-  ownHoldChain,
-  throughChain,
-  wasteHoldChain,
-} from './chains.js';
+import { centresChain, chuckChain, colletChain, ownHoldChain, wasteHoldChain } from './chains.js';
+import { cupsChain } from './cupsChain.js';
 import { centre } from './holds.js';
 import { NoWay } from './noWay.js';
 import { prepare } from './prepare.js';
+import { throughChain } from './throughChain.js';
 import type { Work } from './work.js';
 
 /** The chain of holds that each way of holding begins. */

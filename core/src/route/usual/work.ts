@@ -50,6 +50,8 @@ export interface Work {
   across: readonly CrossOperation[];
   layout: Layout;
   speeds: readonly SpeedChoice[];
+  /** of each hollow in a side, by its id: how fast what sweeps about its axis may go */
+  sweptSpeeds: ReadonlyMap<string, readonly SpeedChoice[]>;
   fits: readonly FitIn[];
   /** hardware that is held against the wood before anything depends on it */
   trial: { end: PartEnd; words: string } | null;

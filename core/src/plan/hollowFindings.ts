@@ -1,0 +1,57 @@
+import { len, type Finding } from '../measure/index.js';
+import type { Workshop } from '../workshop/index.js';
+import { sweepOf } from '../mounting/index.js';
+import { leastHollowWall, type Outline, type Part } from '../pattern/index.js';
+
+/** Thin walls of hollows, pieces that sweep too far when they lie across, and that what is worked out of the solid does not know of them. */
+export function hollowFindings(
+  { id, hollows = [] }: Part,
+  outline: Outline,
+  { allowances: { leastWall }, lathe }: Workshop,
+): Finding[] {
+  if (hollows.length === 0) return [];
+  const thin = hollows.flatMap((hollow): Finding[] => {
+    const { wall, x } = leastHollowWall(hollow, outline);
+    if (wall >= leastWall || wall <= 0) return [];
+    return [
+      {
+        id: `pattern.hollow.${id}.${hollow.id}`,
+        severity: 'warn',
+        stage: 'pattern',
+        partId: id,
+        x,
+        what: `Only ${len(wall)} of wood stays beside the ${hollow.name}.`,
+        why: `Below ${len(leastWall)} it chatters while it is hollowed and breaks in use.`,
+        remedy: 'Make the hollow narrower or shallower, or the outside stouter there.',
+      },
+    ];
+  });
+  const wide = hollows.flatMap(({ id: own, name, axis }): Finding[] => {
+    const sweep = axis ? sweepOf(axis, outline) : 0;
+    if (sweep <= lathe.swing) return [];
+    return [
+      {
+        id: `mount.hollow.${id}.${own}`,
+        severity: 'stop',
+        stage: 'mount',
+        partId: id,
+        what: `Held across for the ${name} it sweeps ${len(sweep)}; the lathe swings ${len(lathe.swing)}.`,
+        why: 'Its far end would strike the bed.',
+        remedy: 'Hollow it by hand, on a larger lathe, or move the hollow towards the middle of the piece.',
+      },
+    ];
+  });
+  return [
+    ...thin,
+    ...wide,
+    {
+      id: `pattern.hollow.${id}`,
+      severity: 'note',
+      stage: 'pattern',
+      partId: id,
+      what: 'Mass, balance and the least stiff place are those of the piece without its hollows.',
+      why: 'They are worked out from the outside and the holes along it.',
+      remedy: 'Nothing to do; weigh a finished piece where it matters.',
+    },
+  ];
+}
