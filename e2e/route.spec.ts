@@ -257,8 +257,8 @@ test('two finials come from one blank: sawn and mounted once, the one at the tai
     order.findIndex((t) => t.startsWith('Tailstock up again')),
   ];
   expect(off).toBeLessThan(up);
-  expect(seen[off]!.before.piece).toContain('1 of 2 in blank 1');
-  expect(seen[up]!.before.piece).toContain('2 of 2 in blank 1');
+  expect(seen[off]!.before.piece).toContain('piece 1 of 2 · blank 1');
+  expect(seen[up]!.before.piece).toContain('piece 2 of 2 · blank 1');
   // what was parted off is gone from the drawn wood, the other still stands in the chuck
   const long = ({ wood }: Shown) => Math.max(...wood.map((p) => p.x)) - Math.min(...wood.map((p) => p.x));
   expect(long(seen[up]!.before)).toBeLessThan(long(seen[off]!.before) - 80);

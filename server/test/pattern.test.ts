@@ -80,6 +80,17 @@ describe('a hollow', () => {
     expect((read.body as { body: unknown }).body).toEqual(scoop);
   });
 
+  it('and loose rings are stored as they were drawn', async () => {
+    const body = STARTING_FORMS.find((f) => f.id === 'rattle')!.body({}, 'maple');
+    const made = await owner.post('/api/patterns').send({ name: 'Rattle', body }).expect(201);
+    const read = await owner.get(`/api/patterns/${(made.body as { id: string }).id}`).expect(200);
+    expect((read.body as { body: unknown }).body).toEqual(body);
+    const [part] = body.parts;
+    const bare = { ...body, parts: [{ ...part, rings: [{ ...part.rings![0], play: undefined }] }] };
+    const answer = await owner.post('/api/patterns').send({ name: 'Rattle', body: bare }).expect(400);
+    expect(JSON.stringify(answer.body)).toContain('play');
+  });
+
   it('is refused by the field that is wrong', async () => {
     expect(JSON.stringify((await send({ ...bowl, opens: 'top' }).expect(400)).body)).toContain('reference');
     const { startDiameter: _, ...without } = bowl!;

@@ -20,5 +20,5 @@ export {
   summaryOf,
 } from './pieceSummary.js';
 export { restOfRun } from './restOfRun.js';
-export { blankOf, piecesInBlank, placeInBlank, stepsOfPiece } from './sharedBlank.js';
+export { blankOf, piecesInBlank, stepsOfPiece } from './sharedBlank.js';
 export { contradictions } from './contradictions.js';

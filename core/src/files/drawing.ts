@@ -9,6 +9,8 @@ import {
   outlineOf,
   peaksOf,
   pointsAlong,
+  ringPart,
+  ringPlace,
   wallOf,
   widestOf,
   type ElementSpan,
@@ -153,6 +155,22 @@ function shapeInk(outline: Outline, part: Part, place: Placing): Ink[] {
         weight,
       });
   }
+  for (const ring of part.rings ?? []) {
+    const { x0, inside } = ringPlace(ring, outline);
+    const bead = outlineOf(ringPart(ring, outline).turnings[0]);
+    for (const side of [1, -1] as const)
+      ink.push({
+        kind: 'polyline',
+        points: [
+          ...pointsAlong(bead, FINEST_CHORD).map(({ x, r }): [number, number] => [
+            place.x(x0 + x),
+            place.y(side * r),
+          ]),
+          ...[bead.length, 0].map((x): [number, number] => [place.x(x0 + x), place.y((side * inside) / 2)]),
+        ],
+        weight: 0.25,
+      });
+  }
   for (const hollow of part.hollows ?? [])
     ink.push({
       kind: 'polyline',
@@ -266,6 +284,10 @@ function listInk(part: Part, { body, units }: DrawingWish, outline: Outline, wid
       (c) =>
         `${c.name}: ⌀ ${figure(c.diameter.mm, units)}, ${figure(c.at.mm, units)} from the ${c.from} end, at ${c.angle}°${c.through ? ', through' : ''}`,
     ),
+    ...(part.rings ?? []).map((ring) => {
+      const { x0, x1, inside, outside } = ringPlace(ring, outline);
+      return `${ring.name}, loose: ⌀ ${figure(outside, units)}, inside ⌀ ${figure(inside, units)}, turned from ${figure(x0, units)} to ${figure(x1, units)}`;
+    }),
     ...part.turnings.slice(1).flatMap((turning, i) => axisLines(turning, i + 2, units)),
     ...(part.hollows ?? []).flatMap((hollow) => hollowLines(hollow, units)),
   ];

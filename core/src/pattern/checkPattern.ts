@@ -4,6 +4,7 @@ import { dimensionOf, dimensionsOf, dimensionWords, nameOf, usualOf } from './el
 import type { DimensionKey, Element } from './element.js';
 import { holeProblems } from './hole.js';
 import { hollowProblems } from './hollow.js';
+import { ringProblems } from './ring.js';
 import { joinSides } from './joins.js';
 import { outlineOf } from './outline.js';
 import { ELEMENT_KINDS } from './kinds/elementKinds.js';
@@ -60,6 +61,7 @@ function holesOf(part: Part): string[] {
     ...part.holes.flatMap((hole) => holeProblems(hole, outline.length)),
     ...(part.crossHoles ?? []).flatMap((hole) => crossHoleProblems(hole, outline)),
     ...(part.hollows ?? []).flatMap((hollow) => hollowProblems(hollow, outline)),
+    ...(part.rings ?? []).flatMap((ring) => ringProblems(ring, outline)),
   ];
 }
 
@@ -155,7 +157,9 @@ function idProblems(body: PatternBody): PatternProblem[] {
     );
     see(
       part.id,
-      [...part.holes, ...(part.crossHoles ?? []), ...(part.hollows ?? [])].map((h) => h.id),
+      [...part.holes, ...(part.crossHoles ?? []), ...(part.hollows ?? []), ...(part.rings ?? [])].map(
+        (h) => h.id,
+      ),
       'holes',
     );
   }

@@ -42,6 +42,7 @@ function partWords(before: Part, after: Part): string[] {
   if (before.perItem !== after.perItem) words.push(`${after.perItem} of the ${after.name} in each item`);
   if (!sameWood(before.holes, after.holes)) words.push('holes changed');
   if (!sameWood(before.crossHoles ?? [], after.crossHoles ?? [])) words.push('cross holes changed');
+  if (!sameWood(before.rings ?? [], after.rings ?? [])) words.push('rings changed');
   if (!sameWood(before.hollows ?? [], after.hollows ?? [])) words.push('hollows changed');
   if (!sameWood(before.decorations ?? [], after.decorations ?? [])) words.push('decoration changed');
   if (words.length > 0) words.push(lengthWords(before, after));

@@ -1,5 +1,6 @@
 export {
   type AcceptanceCheck,
+  type CaptiveRing,
   CHECK_KINDS,
   CHECK_STAGES,
   type CheckKind,
@@ -51,6 +52,7 @@ export {
 } from './radius.js';
 export { type Solid, solidOf } from './solid.js';
 export { boreAt, drilledSolid, holeBoundary, holeReach, pointLength } from './hole.js';
+export { ringPart, ringPlace, type RingPlace } from './ring.js';
 export { axisSection } from './axisSection.js';
 export { hollowSection, leastHollowWall, wallOf } from './hollow.js';
 export { leastWall, type LeastWall } from './wall.js';

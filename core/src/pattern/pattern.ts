@@ -101,6 +101,20 @@ export interface CrossHole {
   depth?: Dimension;
 }
 
+/** A ring turned out of the same wood round a shaft, which it can never leave. */
+export interface CaptiveRing {
+  id: string;
+  name: string;
+  /** its middle, from the reference end */
+  at: Dimension;
+  /** along the shaft */
+  width: Dimension;
+  /** its outside diameter */
+  across: Dimension;
+  /** between it and the shaft, all round */
+  play: Dimension;
+}
+
 export const DECORATION_KINDS = ['burnt line', 'texture', 'colour'] as const;
 export type DecorationKind = (typeof DECORATION_KINDS)[number];
 
@@ -123,6 +137,7 @@ export interface Part {
   holes: Hole[];
   crossHoles?: CrossHole[];
   hollows?: Hollow[];
+  rings?: CaptiveRing[];
   decorations?: Decoration[];
 }
 

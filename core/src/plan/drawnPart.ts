@@ -32,7 +32,7 @@ export function drawnPart(part: Part, inputs: PlanInputs): DrawnPart {
     material,
     outline,
     pieces: order.pieces * part.perItem,
-    largestDiameter: largestTurned(outline),
+    largestDiameter: Math.max(largestTurned(outline), ...(part.rings ?? []).map((r) => r.across.mm)),
     hardware,
     otherHardware,
     site,

@@ -2,7 +2,7 @@ import { dim } from '../measure/index.js';
 import type { Kit } from '../hardware/index.js';
 import type { MountKind } from '../mounting/index.js';
 import type { Part, PatternBody } from '../pattern/index.js';
-import { covers, goalOf, NoWay, play, usualRoute } from '../route/index.js';
+import { covers, goalsOf, NoWay, play, usualRoute } from '../route/index.js';
 import { exampleInputs, exampleWorkshop } from './exampleShop.js';
 import { planPart } from './planPart.js';
 import { routeWork } from './routeWork.js';
@@ -47,15 +47,15 @@ export function routed(
   const route = usualRoute(work);
   if (route instanceof NoWay) return null;
   const played = play(route, lengths);
-  const goal = goalOf(work);
+  const goals = goalsOf(work);
   return {
     route,
     stops: played.findings.map((f) => f.what),
-    uncovered: covers(played.end, [goal]).map((f) => f.what),
+    uncovered: covers(played.end, goals).map((f) => f.what),
     /** what the judge of routes wants: the drawing with the holes that hardware asks for, and the route */
     forJudge: {
       name: part.id,
-      pattern: { ...pattern, parts: [goal] } as PatternBody,
+      pattern: { ...pattern, parts: goals } as PatternBody,
       route: () => route,
       lengths,
     },

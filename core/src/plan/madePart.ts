@@ -1,6 +1,6 @@
 import type { Finding } from '../measure/index.js';
 import type { Part } from '../pattern/index.js';
-import { covers, goalOf, NoWay, play, stepsOf, usualRoute, type Place, type Step } from '../route/index.js';
+import { covers, goalsOf, NoWay, play, stepsOf, usualRoute, type Place, type Step } from '../route/index.js';
 import { withChecks } from './checks.js';
 import type { PlanInputs } from './inputs.js';
 import type { PartDraft } from './partPlan.js';
@@ -39,7 +39,7 @@ export function madePart(part: Part, draft: PartDraft, inputs: PlanInputs): Made
   const own = (finding: Finding): Finding => ({ ...finding, partId: part.id });
   return {
     steps: withChecks(steps, part, inputs.pattern),
-    findings: [...played.findings.map(own), ...covers(played.end, [goalOf(work)]).map(own)],
+    findings: [...played.findings.map(own), ...covers(played.end, goalsOf(work)).map(own)],
   };
 }
 

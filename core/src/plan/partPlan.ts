@@ -5,7 +5,16 @@ import type { Station } from '../inspect/index.js';
 import type { Layout } from '../layout/index.js';
 import type { Material } from '../material/index.js';
 import type { Centring, Mount } from '../mounting/index.js';
-import type { Bore, CrossWall, FittedHardware, Hole, Hollow, LeastWall, Outline } from '../pattern/index.js';
+import type {
+  Bore,
+  CaptiveRing,
+  CrossWall,
+  FittedHardware,
+  Hole,
+  Hollow,
+  LeastWall,
+  Outline,
+} from '../pattern/index.js';
 import type { Caution } from '../safety/index.js';
 import type { Blank } from '../stock/index.js';
 import type { FinishProtocol, GritStep } from '../surface/index.js';
@@ -33,6 +42,8 @@ export interface PartPlan {
   holes: Hole[];
   /** bowls and recesses; plans made before there were any have none */
   hollows?: Hollow[];
+  /** turned out of the same wood, round it; plans made before there were any have none */
+  rings?: CaptiveRing[];
   leastWall: LeastWall | null;
   /** cross holes where they lie; plans made before there were any have none */
   bores?: Bore[];

@@ -71,6 +71,7 @@ export function planPart(part: Part, inputs: PlanInputs): PlannedPart {
     ...(otherHardware.length > 0 ? { otherHardware } : {}),
     holes: drill.holes,
     ...(part.hollows ? { hollows: part.hollows } : {}),
+    ...(part.rings ? { rings: part.rings } : {}),
     leastWall: leastWall(outline, drill.holes),
     bores,
     crossWall: leastCrossWall(outline, drill.holes, part.crossHoles ?? []),

@@ -31,19 +31,11 @@ describe('several pieces from one blank are one wood', () => {
       const made = routed(body, part, 'between centres', { perBlank: 2 })!;
       expect([made.stops, made.uncovered]).toEqual([[], []]);
       const found = differences(made.forJudge, made.route, 6);
-      expect(found).toHaveLength(2);
-      expect(found.map((d) => [d.missing, d.extra])).toEqual([
-        [0, 0],
-        [0, 0],
-      ]);
+      // each with the rings that came free of it
+      expect(found).toHaveLength(2 * (1 + (part.rings?.length ?? 0)));
+      expect(found.every((d) => d.missing === 0 && d.extra === 0)).toBe(true);
     },
   );
-
-  it.each(PARTS)('$name: three in a chuck, each finished before the next', ({ name, body, part }) => {
-    const made = routed(body, part, 'chuck', { perBlank: 3 });
-    expect(made === null).toBe(name.endsWith('Stem'));
-    if (made) expect([made.stops, made.uncovered]).toEqual([[], []]);
-  });
 
   it('one saw, one mark, one mount; each piece has its own cuts and its own place', () => {
     const { part, ids } = planned('rolling-pin', 'between centres', 2);

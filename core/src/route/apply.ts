@@ -1,4 +1,5 @@
 import { endForEnd, placedIn, STOCK, type Placement, type Skin } from '../pattern/index.js';
+import { across } from './stretch.js';
 import type { Effect, Operation } from './operation.js';
 import type { PieceIn, Shop, SurfaceRef, Wood } from './shop.js';
 
@@ -41,6 +42,8 @@ function withEffect(shop: Shop, effect: Effect, operation: Operation): Shop {
       return shop;
     case 'wait':
       return { ...shop, waits: [...shop.waits, effect.wait] };
+    case 'free':
+      return freed(shop, effect, operation.id);
     case 'split':
       return split(shop, effect, operation.id);
     case 'join':
@@ -107,6 +110,40 @@ function split(shop: Shop, { wood: id, at, into }: Extract<Effect, { do: 'split'
     held: stillHeld(shop, id, at, into),
     waits: shop.waits.map((w) => (w.wood === id && kept ? { ...w, wood: kept } : w)),
   };
+}
+
+/** Places nearer to one another than this are one, mm. */
+const SLACK = 0.01;
+
+/** The ring goes on as a wood of its own; under it the other is cut as deep as the ring is wide inside. */
+function freed(
+  shop: Shop,
+  { wood: id, axis, ring: { x0, x1, r }, into, piece }: Extract<Effect, { do: 'free' }>,
+  by: string,
+): Shop {
+  const whole = shop.woods.find((w) => w.id === id);
+  if (!whole) return shop;
+  const profile = [{ elementId: '', x0, r0: r, x1, r1: r, bulge: 0 }];
+  const cut = (side: Skin['side']): Skin => ({ id: by, axis, side, profile, fat: [] });
+  const [low, high] = [endForEnd(across(axis, x0), 0), across(axis, x1)];
+  const ends = [low.at[0], high.at[0]];
+  // what was sanded and finished on the ring goes with it
+  const lies = (on: SurfaceRef) => on.x0 > Math.min(...ends) - SLACK && on.x1 < Math.max(...ends) + SLACK;
+  const ring: Wood = {
+    ...withBody(withSkin(whole, cut('inside')), {
+      flats: [...whole.body.flats, { id: `${by} low`, at: low }, { id: `${by} high`, at: high }],
+    }),
+    id: into,
+    by,
+    pieces: [piece],
+    fixed: [],
+    treated: whole.treated.filter((t) => lies(t.on)),
+  };
+  const cutBelow = changed(shop, id, (w) => ({
+    ...withSkin(w, cut('outside')),
+    treated: w.treated.filter((t) => !lies(t.on)),
+  }));
+  return { ...cutBelow, woods: [...cutBelow.woods, ring] };
 }
 
 /** What is gripped stays held; what was cut free of it is in the hand. */

@@ -8,5 +8,5 @@ export { runsOf, type StepRun } from './runs.js';
 export { stepsOf } from './steps.js';
 export { NoWay } from './usual/noWay.js';
 export { usualRoute } from './usual/usualRoute.js';
-export { type CoatOn, type FitIn, goalOf, type Work } from './usual/work.js';
+export { type CoatOn, type FitIn, goalOf, goalsOf, type Work } from './usual/work.js';
 export type { Shop, Wood } from './shop.js';

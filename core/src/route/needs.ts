@@ -1,4 +1,4 @@
-import { hasWood, HERE, outOf, plus, round, times } from '../pattern/index.js';
+import { hasWood, HERE, into, outOf, plus, round, skinRadius, times } from '../pattern/index.js';
 import { cutNeeds } from './cutNeeds.js';
 import { datumPlace } from './datum.js';
 import { heldNeeds, holdNeeds } from './holdNeeds.js';
@@ -30,6 +30,8 @@ function effectNeeds(effects: readonly Effect[], shop: Shop, operation: Operatio
         return boredNeeds(effect, shop);
       case 'split':
         return splitNeeds(effect, shop);
+      case 'free':
+        return freeNeeds(effect, shop);
       case 'hold':
         return holdNeeds(effect, shop);
       case 'treat':
@@ -138,6 +140,28 @@ function splitNeeds({ wood: id, at }: Extract<Effect, { do: 'split' }>, shop: Sh
   return held.drive.on.of !== 'fixed' && held.drive.on.x0 < stretch && stretch < held.drive.on.x1
     ? [unmet('It is parted inside what grips it.', 'The tool would meet the jaws.', 'Part clear of them.')]
     : [{ met: true, by: held.by, need: 'it is held so', uses: held.by }];
+}
+
+/** A ring is undercut while it turns; what it is made of must be round already. */
+function freeNeeds({ wood: id, axis, ring }: Extract<Effect, { do: 'free' }>, shop: Shop): Need[] {
+  const wood = woodOf(shop, id);
+  if (!wood) return there(shop, id, '');
+  const middle = (ring.x0 + ring.x1) / 2;
+  const x = outOf([middle, 0, 0], axis)[0];
+  const outside = wood.body.skins.findLast(
+    (s) => s.side === 'outside' && skinRadius(s, into([x, 0, 0], s.axis)[0]) !== null,
+  );
+  const stands = outside ? skinRadius(outside, into([x, 0, 0], outside.axis)[0]) : null;
+  return [
+    ...heldNeeds(shop, id, axis),
+    outside && stands !== null && stands > ring.r
+      ? { met: true, by: outside.id, need: 'the ring is turned outside first' }
+      : unmet(
+          'There is no ring here to free.',
+          'The wood is not round here, or already as thin as the inside of the ring.',
+          'Turn the ring first.',
+        ),
+  ];
 }
 
 function treatNeeds({ wood: id, treated, turning }: Extract<Effect, { do: 'treat' }>, shop: Shop): Need[] {

@@ -6,6 +6,7 @@ import type {
   Fixed,
   Held,
   OpId,
+  PieceIn,
   Purpose,
   SurfaceRef,
   Treated,
@@ -30,6 +31,13 @@ export interface Said {
   wood?: string;
 }
 
+/** A ring as it is undercut: from where to where along the axis, and its inside radius. mm */
+export interface FreeRing {
+  x0: number;
+  x1: number;
+  r: number;
+}
+
 /** What an operation does to the shop, as plain data; nothing in it knows the drawing. */
 export type Effect =
   | { do: 'stock'; wood: Wood }
@@ -40,6 +48,8 @@ export type Effect =
   | { do: 'drill'; wood: string; hole: Drilled }
   /** both sides of a plane go on as woods of their own; a side that is null is waste */
   | { do: 'split'; wood: string; at: Placement; into: [low: string | null, high: string | null] }
+  /** a ring comes free round the wood it is turned from; both keep their frame */
+  | { do: 'free'; wood: string; axis: Placement; ring: FreeRing; into: string; piece: PieceIn }
   | { do: 'fix'; wood: string; fixed: Fixed }
   | { do: 'join'; into: string; of: { wood: string; at: Placement }[] }
   | { do: 'hold'; held: Held | null; untrue: boolean }

@@ -1,5 +1,6 @@
 import { bodySilhouette, type SilhouettePoint } from '../pattern/index.js';
 import { applied } from './apply.js';
+import { endNow } from './datum.js';
 import type { Effect, Operation } from './operation.js';
 import { EMPTY_SHOP, woodOf, type PieceIn, type Shop, type Wood } from './shop.js';
 import type { Step } from './step.js';
@@ -9,6 +10,8 @@ import { inWood, stretchOf, type Stretch } from './stretch.js';
 export interface StandingWood {
   wood: Wood;
   silhouette: SilhouettePoint[][];
+  /** rings that hang free round it, where they were turned */
+  rings: SilhouettePoint[][];
   /** x of the wood's frame where the piece's reference end lies, and which way the piece runs */
   pieceAt: number;
   pieceRuns: 1 | -1;
@@ -45,11 +48,19 @@ export function standingBefore(steps: readonly Step[], stepId: string, pitch: nu
   return {
     wood,
     silhouette: bodySilhouette(wood.body, pitch),
+    rings: shop.woods.filter((w) => isRingOn(w, wood)).flatMap((w) => bodySilhouette(w.body, pitch)),
     pieceAt: piece.at.at[0],
     pieceRuns: piece.at.along[0] < 0 ? -1 : 1,
     beside: besideOf(wood.pieces, piece),
     work: workOf(operation),
   };
+}
+
+/** A ring keeps the frame of the wood it came free of: it hangs where it was turned. */
+function isRingOn(ring: Wood, wood: Wood): boolean {
+  const [at] = ring.pieces.map((p) => p.at.at[0]);
+  const freed = ring.body.skins.some((s) => s.id === ring.by && s.side === 'inside');
+  return freed && at !== undefined && at > endNow(wood, 'low').at.at[0] && at < endNow(wood, 'high').at.at[0];
 }
 
 const besideOf = (pieces: readonly PieceIn[], piece: PieceIn): number[] =>

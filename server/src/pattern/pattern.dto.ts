@@ -1,5 +1,6 @@
 import {
   type AcceptanceCheck,
+  type CaptiveRing,
   CHECK_KINDS,
   CHECK_STAGES,
   type CheckKind,
@@ -99,6 +100,15 @@ class HollowDto {
   @ListField(() => ElementDto, { max: 50, kinds: ELEMENT_FORMS }) elements: ElementDto[];
 }
 
+class RingDto implements CaptiveRing {
+  @Id() id: string;
+  @TextField({ min: 1, max: 60 }) name: string;
+  @Length() at: DimensionDto;
+  @Length() width: DimensionDto;
+  @Length() across: DimensionDto;
+  @Length() play: DimensionDto;
+}
+
 class DecorationDto implements Decoration {
   @Id() id: string;
   @ChoiceField(DECORATION_KINDS) kind: DecorationKind;
@@ -119,6 +129,7 @@ class PartDto {
   @ListField(() => HoleDto, { max: 20 }) holes: HoleDto[];
   @ListField(() => CrossHoleDto, { max: 20, optional: true }) crossHoles?: CrossHoleDto[];
   @ListField(() => HollowDto, { max: 8, optional: true }) hollows?: HollowDto[];
+  @ListField(() => RingDto, { max: 20, optional: true }) rings?: RingDto[];
   @ListField(() => DecorationDto, { max: 60, optional: true }) decorations?: DecorationDto[];
 }
 

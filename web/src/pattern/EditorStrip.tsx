@@ -13,6 +13,7 @@ import { HardwareLayer } from '../strip/fittingLayers.js';
 import { HollowLayer } from '../strip/HollowLayer.js';
 import { AxesLayer, DecorationLayer } from '../strip/partLayers.js';
 import { useFrame } from '../strip/frame.js';
+import { RingLayer } from '../strip/RingLayer.js';
 import { Strip } from '../strip/Strip.js';
 import { changeTurning } from './editing.js';
 import { useMaterials } from '../ui/useMaterials.js';
@@ -51,6 +52,7 @@ export function EditorStrip({ planned, findings }: { planned: PartPlan | null; f
         <>
           <DecorationLayer outline={outline} part={part} />
           <AxesLayer turnings={part.turnings} />
+          <RingLayer part={part} outline={outline} />
           <HollowLayer hollows={part.hollows ?? []} outline={outline} />
           {own?.hardware && <HardwareLayer hardware={own.hardware} />}
           <MateLayer outline={outline} mates={(body.mates ?? []).filter((m) => m.partId === part.id)} />

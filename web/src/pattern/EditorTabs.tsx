@@ -10,6 +10,7 @@ import { HolesPanel } from './HolesPanel.js';
 import { HollowsPanel } from './HollowsPanel.js';
 import { JoinsPanel } from './JoinsPanel.js';
 import { PartBar } from './PartBar.js';
+import { RingsPanel } from './RingsPanel.js';
 import { SourcePanel } from './SourcePanel.js';
 import { SurfacePanel } from './SurfacePanel.js';
 
@@ -41,7 +42,7 @@ export const EditorTabs = memo(function EditorTabs({ kits, hardware, parts, patt
         },
         {
           key: 'holes',
-          label: 'Holes and hollows',
+          label: 'Holes, hollows, rings',
           children: <HolesAndHollows onProfile={() => showTab('profile')} />,
         },
         {
@@ -75,6 +76,7 @@ function HolesAndHollows({ onProfile }: { onProfile: () => void }) {
     <div className="column">
       <HolesPanel />
       <HollowsPanel onProfile={onProfile} />
+      <RingsPanel />
     </div>
   );
 }

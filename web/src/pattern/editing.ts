@@ -7,9 +7,11 @@ import {
   mirroredTurning,
   newElement,
   outlineOf,
+  radiusAt,
   repeated,
   scaled,
   splitAt,
+  type CaptiveRing,
   type CrossHole,
   type FittedHardware,
   type Element,
@@ -174,6 +176,7 @@ export function mirrorPart(body: PatternBody, { partId, turningId }: Spot): Patt
     ...p,
     holes: p.holes.map((h) => ({ ...h, from: otherEnd(h.from) })),
     crossHoles: p.crossHoles?.map((h) => ({ ...h, from: otherEnd(h.from) })),
+    rings: p.rings?.map((r) => ({ ...r, at: dim(outlineOf(p.turnings[0]).length - r.at.mm) })),
     hollows: p.hollows?.map((h) => mirroredHollow(h, outlineOf(p.turnings[0]).length)),
   }));
   return {
@@ -222,6 +225,34 @@ export const changeHollows = (
   partId: string,
   change: (hollows: Hollow[]) => Hollow[],
 ): PatternBody => changePart(body, partId, (part) => ({ ...part, hollows: change(part.hollows ?? []) }));
+
+export const changeRings = (
+  body: PatternBody,
+  partId: string,
+  change: (rings: CaptiveRing[]) => CaptiveRing[],
+): PatternBody => changePart(body, partId, (part) => ({ ...part, rings: change(part.rings ?? []) }));
+
+/** A ring round the thinnest place of the middle of a part, beside those it has. */
+export function addRing(body: PatternBody, partId: string): PatternBody {
+  const part = partAt(body, { partId });
+  const outline = outlineOf(part.turnings[0]);
+  const last = part.rings?.at(-1);
+  const at = last ? last.at.mm + last.width.mm + 10 : outline.length / 2;
+  const under = 2 * radiusAt(outline, Math.min(at, outline.length));
+  return withNew(body, 'ring', (id, b) =>
+    changeRings(b, partId, (all) => [
+      ...all,
+      {
+        id,
+        name: all.length === 0 ? 'ring' : `ring ${all.length + 1}`,
+        at: dim(Math.round(at * 10) / 10),
+        width: dim(9),
+        across: dim(Math.round((under + 11) * 10) / 10),
+        play: dim(1.5),
+      },
+    ]),
+  );
+}
 
 /** A round hollow in the far end, half as wide as that is. */
 export function addHollow(body: PatternBody, partId: string): PatternBody {

@@ -16,6 +16,7 @@ import { EditorContext } from './editor.js';
 import { changeHollows, firstSpot, insertElement, mirrorPart, turningAt } from './editing.js';
 import { HolesPanel } from './HolesPanel.js';
 import { HollowsPanel } from './HollowsPanel.js';
+import { RingsPanel } from './RingsPanel.js';
 import { SurfacePanel } from './SurfacePanel.js';
 
 let current: PatternBody;
@@ -145,6 +146,28 @@ describe('hollows of a pattern', () => {
     const [end, lying] = mirrorPart(made, { partId: 'part1', turningId: 'turning1' }).parts[0].hollows!;
     expect(end!.opens).toBe('reference');
     expect(lying!.axis!.along!.mm).toBeCloseTo(far - 20, 6);
+  });
+});
+
+describe('loose rings', () => {
+  it('begin in the middle with room round the shaft, the next beside it; and turn over with the part', async () => {
+    const { user } = shown(RingsPanel);
+    press('+ add a ring');
+    press('+ add a ring');
+    const [first, second] = part().rings!;
+    const { length } = outlineOf(part().turnings[0]);
+    expect(first!.at.mm).toBeCloseTo(length / 2, 0);
+    expect(second!.at.mm - first!.at.mm).toBeGreaterThan(first!.width.mm);
+    await give(user, 'ring, play round the shaft', '2');
+    await give(user, 'ring 2, across', '31');
+    expect(part().rings!.map((r) => [r.play.mm, r.across.mm])).toEqual([
+      [2, first!.across.mm],
+      [1.5, 31],
+    ]);
+    const [turned] = mirrorPart(current, { partId: 'part1', turningId: 'turning1' }).parts[0].rings!;
+    expect(turned!.at.mm).toBeCloseTo(length - first!.at.mm, 6);
+    press('Take ring away');
+    expect(part().rings!.map((r) => r.name)).toEqual(['ring 2']);
   });
 });
 

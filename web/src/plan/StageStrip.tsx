@@ -3,6 +3,7 @@ import { DrillLayer, HardwareLayer, MountLayer, TemplateLayer } from '../strip/f
 import { BlankLayer, CutLayer, FinishLayer, MarkLayer } from '../strip/layers.js';
 import { HollowLayer } from '../strip/HollowLayer.js';
 import { BesideLayer } from '../strip/StandingLayer.js';
+import { RingLayer } from '../strip/RingLayer.js';
 import { Strip } from '../strip/Strip.js';
 import { useMarkSheet } from './MarkStage.js';
 import { useTemplate } from './useTemplate.js';
@@ -50,6 +51,7 @@ export function StageStrip({
       {stage === 'drill' && <DrillLayer part={part} />}
       {stage === 'mount' && <MountLayer mount={mount} />}
       {stage === 'mark' && <MarkSheetLayer part={part} workshop={workshop} />}
+      <RingLayer part={part} outline={outline} />
       <HollowLayer hollows={part.hollows ?? []} outline={outline} />
       {blankShown && <BesideLayer outline={outline} at={besideInBlank(part.steps)} />}
       {stage === 'turn' && <CutLayer cuts={part.cuts} />}

@@ -1,11 +1,4 @@
-import {
-  BATCHING_SCHOOLS,
-  blankOf,
-  nextAction,
-  piecesInBlank,
-  placeInBlank,
-  type BatchingSchool,
-} from '@compas/core';
+import { BATCHING_SCHOOLS, blankOf, nextAction, piecesInBlank, type BatchingSchool } from '@compas/core';
 import { ConfigProvider, Segmented } from 'antd';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -79,12 +72,7 @@ function Running({ run, batch }: { run: Run; batch: NonNullable<Run['batch']> })
         </Link>
         <b className="run-piece">
           piece {piece} of {batch.pieces}
-          {inBlank > 1 && (
-            <small>
-              {' '}
-              · {placeInBlank(piece, inBlank)} of {inBlank} in blank {blankOf(piece, inBlank) + 1}
-            </small>
-          )}
+          {inBlank > 1 && <small> · blank {blankOf(piece, inBlank) + 1}</small>}
         </b>
         <Segmented<BatchingSchool>
           aria-label="Batch goes"

@@ -30,12 +30,14 @@ export const StandingLayer = memo(function StandingLayer({
   const frame = useFrame();
   const hatch = useId();
   const tint = TONES[tone];
-  const { silhouette, pieceAt, pieceRuns } = standing;
+  const { silhouette, pieceAt, pieceRuns, beside } = standing;
   const ofPiece = (x: number) => (x - pieceAt) * pieceRuns;
   const at = (x: number) => frame.at(ofPiece(x));
   const kept = ({ x, outside }: SilhouettePoint) => {
-    const place = ofPiece(x);
-    return place < 0 || place > outline.length ? 0 : Math.min(outside, radiusAt(outline, place));
+    const inside = [0, ...beside]
+      .map((begins) => ofPiece(x) - begins)
+      .find((place) => place >= 0 && place <= outline.length);
+    return inside === undefined ? 0 : Math.min(outside, radiusAt(outline, inside));
   };
   return (
     <g className="standing">
@@ -84,6 +86,22 @@ export const StandingLayer = memo(function StandingLayer({
         hollows={hollows.filter((h) => h.opens === 'side' && isHollowed(standing, h))}
         outline={outline}
       />
+      {standing.rings.map((run) =>
+        ([1, -1] as const).map((side) => (
+          <path
+            key={`${run[0]?.x} ${side}`}
+            d={bandPath(
+              run,
+              frame,
+              at,
+              (p) => side * p.outside,
+              (p) => side * p.inside,
+            )}
+            fill={tint.outside}
+            className="standing-edge"
+          />
+        )),
+      )}
       <BesideLayer outline={outline} at={standing.beside} />
       <path d={wholePath(outline, frame)} className="standing-drawn" />
     </g>

@@ -1,6 +1,15 @@
 import { dim, type Dimension } from '../../measure/index.js';
 import type { Element } from '../element.js';
-import type { CrossHole, Hollow, Hole, ItemKind, Part, PartJoin, PatternBody } from '../pattern.js';
+import type {
+  CaptiveRing,
+  CrossHole,
+  Hollow,
+  Hole,
+  ItemKind,
+  Part,
+  PartJoin,
+  PatternBody,
+} from '../pattern.js';
 
 /** A size a person knows and that a starting form asks for. */
 export interface FormQuestion {
@@ -27,6 +36,7 @@ interface FormPart {
   holes?: Hole[];
   crossHoles?: CrossHole[];
   hollows?: Hollow[];
+  rings?: CaptiveRing[];
   total?: Dimension;
   perItem?: number;
 }
@@ -79,6 +89,7 @@ function partOf(drawn: FormPart, i: number, materialId: string): Part {
     holes = [],
     crossHoles,
     hollows,
+    rings,
     total,
     perItem = 1,
   } = drawn;
@@ -99,6 +110,7 @@ function partOf(drawn: FormPart, i: number, materialId: string): Part {
     holes,
     ...(crossHoles ? { crossHoles } : {}),
     ...(hollows ? { hollows } : {}),
+    ...(rings ? { rings } : {}),
   };
 }
 

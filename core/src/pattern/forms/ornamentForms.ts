@@ -1,9 +1,19 @@
 import { dim } from '../../measure/index.js';
-import type { Hollow } from '../pattern.js';
+import type { CaptiveRing, Hollow } from '../pattern.js';
 import { form, roundingRadius } from './form.js';
 
 /** Wall left beside the bowl of a scoop at its rim, mm. */
 const WALL = 4;
+
+/** A ring of a finger's width round a shaft, with room to rattle. */
+const ringOn = (id: string, at: number, shaft: number): CaptiveRing => ({
+  id,
+  name: id === 'ring1' ? 'first ring' : 'second ring',
+  at: dim(Number(at.toFixed(1))),
+  width: dim(10),
+  across: dim(Number((shaft + 3 + 9.6).toFixed(1))),
+  play: dim(1.5),
+});
 
 /** A round bowl across the middle of an oval, its rim a third of the radius above the axis and clear of the handle. */
 function scoopBowl(across: number, length: number, handle: number): Hollow {
@@ -160,6 +170,9 @@ export const ornamentForms = [
       return {
         start: dim(head.mm * 0.5),
         total: size('length'),
+        rings: [-10, 10].map((off, i) =>
+          ringOn(`ring${i + 1}`, size('length').mm / 2 + off, size('shaft').mm * 0.88),
+        ),
         elements: [
           {
             kind: 'oval',

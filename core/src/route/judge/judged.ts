@@ -11,7 +11,7 @@ const toldOf = ({ id, kind, on, said, effects }: Operation): Told => ({
   said,
   names: effects.flatMap((effect) => {
     if (effect.do === 'stock') return [effect.wood.id];
-    if (effect.do === 'join') return [effect.into];
+    if (effect.do === 'join' || effect.do === 'free') return [effect.into];
     return effect.do === 'split' ? effect.into : [];
   }),
 });

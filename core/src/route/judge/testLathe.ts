@@ -246,6 +246,8 @@ export class TestLathe {
 
   private part(told: Told): void {
     const whole = this.lump(told);
+    const inside = told.said.find((s) => s.name === 'ring inside ⌀');
+    if (inside) return this.free(told, whole, inside.mm / 2);
     const at = told.said[0];
     if (!at) return;
     const x = this.place(told, at);
@@ -253,6 +255,25 @@ export class TestLathe {
     told.names.forEach((name, i) => {
       if (name === null) return;
       this.lumps.set(name, { ...whole, ...(i === 0 ? { high: x } : { low: x }) });
+    });
+  }
+
+  /** The ring is a lump of its own from then on, as hollow as it is told; the other is as thick below it. */
+  private free(told: Told, whole: Lump, r: number): void {
+    const [from, to] = ['ring from', 'ring to'].map((name) => {
+      const said = told.said.find((s) => s.name === name);
+      return said ? this.place(told, said) : 0;
+    }) as [number, number];
+    this.lumps.set(told.names[0] ?? '', {
+      ...whole,
+      low: min(from, to),
+      high: max(from, to),
+      radius: whole.radius.map((row) => row.slice()),
+      bore: whole.bore.map((wide) => max(wide, r)),
+    });
+    whole.radius.forEach((row, i) => {
+      const x = i * PITCH;
+      if (x >= min(from, to) && x <= max(from, to)) row.forEach((was, j) => (row[j] = min(was, r)));
     });
   }
 

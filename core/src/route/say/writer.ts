@@ -4,6 +4,7 @@ import { bore, boreAcross } from './bore.js';
 import { look } from './check.js';
 import { cut } from './cut.js';
 import { face, flatAcross } from './face.js';
+import { free } from './free.js';
 import { hold, tailAway, takeOff } from './hold.js';
 import { fix, glue } from './join.js';
 import { part } from './part.js';
@@ -60,6 +61,7 @@ export class Writer {
   fix = (what: Parameters<typeof fix>[1]) => this.say(fix(this.shop, this.own(what), this.lengths));
   glue = (what: Parameters<typeof glue>[1]) => this.say(glue(this.shop, this.own(what), this.lengths));
   treat = (what: Parameters<typeof treat>[1]) => this.say(treat(this.shop, this.own(what), this.lengths));
+  free = (what: Parameters<typeof free>[1]) => this.say(free(this.shop, this.own(what), this.lengths));
   part = (what: Parameters<typeof part>[1]) => this.say(part(this.shop, this.own(what), this.lengths));
   look = (kind: Parameters<typeof look>[0], what: Parameters<typeof look>[1]) =>
     this.say(look(kind, this.own(what)));

@@ -161,7 +161,11 @@ export class Bench {
 
   /** Largest diameter that is turned between two places of the part, mm. */
   widest(from: number, to: number): number {
-    return extremes(this.work.outline, from, to).largest.diameter;
+    const { outline, part } = this.work;
+    const rings = (part.rings ?? []).filter(
+      ({ at, width }) => at.mm + width.mm / 2 > from && at.mm - width.mm / 2 < to,
+    );
+    return Math.max(extremes(outline, from, to).largest.diameter, ...rings.map((r) => r.across.mm));
   }
 
   get leave(): number {

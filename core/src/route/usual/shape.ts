@@ -11,6 +11,7 @@ import { reachOf, type Bench } from './bench.js';
 import { each, MINUTES, shapeMinutes } from './minutes.js';
 import { fitIn } from './prepare.js';
 import { turnedSegments } from './profiles.js';
+import { besideRings, clearOfRings, freeRings, shapeRings } from './rings.js';
 import { sizingPlaces, type SizingPlace } from './sizing.js';
 import type { Work } from './work.js';
 
@@ -143,7 +144,7 @@ const amid = ({ x0, x1 }: { x0: number; x1: number }) => ({
  */
 export function shape(bench: Bench): void {
   const { work, lie } = bench;
-  const places = sizingPlaces(work);
+  const places = sizingPlaces(work).filter((place) => clearOfRings(bench, place));
   const seats = work.fits.filter((f) => f.when === 'after the tenon' && f.end === lie.tail);
   work.cuts.forEach((cut, i) => {
     if (!bench.isShaped(cut.elementId)) sizeAndShape(bench, cut.elementId, places);
@@ -156,6 +157,7 @@ export function shape(bench: Bench): void {
         bench.aside(`${seat.id}`, () => fitIn(bench, 'after the tenon', lie.tail));
     }
   });
+  freeRings(bench);
 }
 
 /** What is no longer than the tool is wide, and straight, is sized and shaped by one cut. */
@@ -208,26 +210,38 @@ function measured({ layout: { sizing } }: Work): string[] {
 /** An element turned to its shape, but for what was turned before. */
 export function shapeOne(bench: Bench, elementId: string, sized?: SizingPlace): void {
   const { work, wood, writer } = bench;
-  const body = bench.withoutTips(elementId);
-  if (body.every((s) => s.x1 - s.x0 < 1e-6)) return;
+  const stretches = besideRings(bench, bench.withoutTips(elementId)).filter((body) =>
+    body.some((s) => s.x1 - s.x0 >= 1e-6),
+  );
   const cut = work.cuts.find((c) => c.elementId === elementId);
   const element = work.outline.spans.find((s) => s.element.id === elementId)?.element;
-  writer.cut({
-    wood,
-    doing: 'shape',
-    subject: elementId,
-    profile: bench.told(body),
-    leave: work.bare.has(elementId) ? 0 : bench.leave,
-    title: capitalised(element ? nameOf(element) : elementId),
-    words: [
-      ...(cut ? [cut.words] : []),
-      ...(sized ? [sized.station.cut.transfer ?? sized.station.cut.gauge.words] : []),
-    ],
-    ...(cut?.tool ? { tool: cut.tool.name } : {}),
-    measures: sized && measured(work).includes(sized.station.cut.id) ? [sized.station.cut.id] : [],
-    speed: bench.speed('shape'),
-    minutes: each(shapeMinutes(work.outline, elementId)),
-  });
+  stretches.forEach((body, i) =>
+    writer.cut({
+      wood,
+      doing: 'shape',
+      subject: elementId,
+      ...(i === 0 ? {} : { pass: `${i + 1}` }),
+      profile: bench.told(body),
+      leave: work.bare.has(elementId) ? 0 : bench.leave,
+      title: `${capitalised(element ? nameOf(element) : elementId)}${besideWords(i, stretches.length)}`,
+      words: [
+        ...(cut ? [cut.words] : []),
+        ...(sized ? [sized.station.cut.transfer ?? sized.station.cut.gauge.words] : []),
+      ],
+      ...(cut?.tool ? { tool: cut.tool.name } : {}),
+      measures:
+        sized && i === 0 && measured(work).includes(sized.station.cut.id) ? [sized.station.cut.id] : [],
+      speed: bench.speed('shape'),
+      minutes: each(shapeMinutes(work.outline, elementId) / stretches.length),
+    }),
+  );
+  shapeRings(bench, elementId);
+}
+
+/** Where a shaft is interrupted by rings, which stretch of it is meant. */
+function besideWords(i: number, of: number): string {
+  if (of === 1) return '';
+  return i === 0 ? ', up to the ring' : i === of - 1 ? ', beyond the ring' : ', between the rings';
 }
 
 /** A peg goes home in its hole before anything else depends on it; what hides its end is no hindrance to an open block. */

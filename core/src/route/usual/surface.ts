@@ -26,9 +26,10 @@ function runs({ work }: Bench): { ids: string[]; x0: number; x1: number }[] {
 /** The skins of elements that were shaped. */
 function shaped(bench: Bench, ids: readonly string[]): Surface[] {
   const names = ids.map((id) => bench.shapeId(id));
-  return names
-    .filter((id) => bench.now.body.skins.some((s) => s.id === id))
-    .map((id) => ({ of: 'skin' as const, id }));
+  // of a shaft with rings on it each stretch is a cut of its own
+  return bench.now.body.skins
+    .filter(({ id }) => names.some((name) => id === name || id.startsWith(`${name}:`)))
+    .map(({ id }) => ({ of: 'skin' as const, id }));
 }
 
 /** Each grit over all that is sanded, before the next. */
@@ -55,6 +56,7 @@ function sand(bench: Bench): void {
           ? ['The same time with each grit, then stop and go along the grain. Little on crisp details.']
           : []),
         ...(i === 0 && work.bare.size > 0 ? ['Keep off what meets something else.'] : []),
+        ...(i === 0 && work.part.rings?.length ? ['Rings taped aside, then on the other side.'] : []),
       ],
       speed: bench.speed('sand'),
       timers: [{ id: grit, label: grit, minutes }],

@@ -1,7 +1,14 @@
 import type { CrossOperation, DrillOperation } from '../../hardware/index.js';
 import type { Layout } from '../../layout/index.js';
 import type { Mount } from '../../mounting/index.js';
-import type { Hole, Outline, Part, PartEnd, SawnForm } from '../../pattern/index.js';
+import {
+  ringPart,
+  type Hole,
+  type Outline,
+  type Part,
+  type PartEnd,
+  type SawnForm,
+} from '../../pattern/index.js';
 import type { Cut, SpeedChoice } from '../../turning/index.js';
 
 /** Hardware that goes into a piece or over it. */
@@ -74,6 +81,12 @@ export const goalOf = ({ part, holes }: Pick<Work, 'part' | 'holes'>): Part => (
   ...part,
   holes: [...holes],
 });
+
+/** All that must be there at the end: the part, and the rings that come free round it. */
+export const goalsOf = (work: Pick<Work, 'part' | 'holes' | 'outline'>): Part[] => [
+  goalOf(work),
+  ...(work.part.rings ?? []).map((ring) => ringPart(ring, work.outline, work.part.materialId)),
+];
 
 /** Taken off a sawn end that is drilled or that hardware sits on, to have it flat. */
 const FACED = 1;
