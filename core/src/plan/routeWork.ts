@@ -81,6 +81,7 @@ function fitsOf({ hardware, otherHardware = [], material }: PartDraft, { worksho
     kitId: own.kit.id,
     end: own.fitted.end,
     when: join.when,
+    enters: own.needs.holes.length > 0 && coveredBy(own) === 0,
     covers: join.when === 'after the tenon' ? coveredBy(own) : 0,
     title: join.title,
     words: join.words,

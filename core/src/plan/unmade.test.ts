@@ -17,7 +17,6 @@ const stops = (change: (part: Part) => Part, formId?: string) =>
 
 describe('what is drawn is made by the route, or it is a Stop that names it', () => {
   const onFirst = (part: Part) => part.turnings[0].elements[0]!;
-  const axis = { shift: dim(3), direction: 0, tilt: 0 };
 
   it('nothing is said against a plain piece', () => expect(stops((part) => part)).toEqual([]));
 
@@ -37,18 +36,6 @@ describe('what is drawn is made by the route, or it is a Stop that names it', ()
     // after the last grit, before the first coat
     expect(at).toBeGreaterThan(steps.findLastIndex((s) => s.operation?.doing === 'sanded'));
     expect(at).toBeLessThan(steps.findIndex((s) => s.operation?.doing === 'coated'));
-  });
-
-  it('a hollow that no hold of the usual route reaches', () => {
-    const bowl = {
-      id: 'h1',
-      name: 'bowl',
-      axis: { ...axis, tilt: 90, along: dim(30) },
-      rim: dim(12),
-      startDiameter: dim(14),
-      elements: [{ kind: 'cylinder' as const, id: 'b1', length: dim(4) }],
-    };
-    expect(stops((part) => ({ ...part, hollows: [bowl] })).join(' ')).toContain('bowl: drawn and not made');
   });
 
   it('a way that cannot be gone: there are no steps, and the reason stands first', () => {

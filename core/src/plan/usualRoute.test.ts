@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { dim } from '../measure/index.js';
 import { outlineOf, STARTING_FORMS, type Element, type Part, type PatternBody } from '../pattern/index.js';
-import { NoWay, usualRoute, type Route } from '../route/index.js';
+import { covers, NoWay, play, usualRoute, type Route } from '../route/index.js';
 import { differences } from '../route/byHand/all.js';
 import { routed, workshopFor } from './exampleRoute.js';
 import { exampleInputs } from './exampleShop.js';
@@ -30,6 +30,26 @@ describe('the usual route plays, covers what is drawn, and makes it on a lathe t
     expect(made === null).toBe(name.endsWith('Stem'));
     if (!made) return;
     expect([made.stops, made.uncovered]).toEqual([[], []]);
+  });
+
+  it('a forgotten grit is noticed, and hardware whose hole is drilled after it', () => {
+    const { pattern } = exampleInputs(1);
+    const made = routed(pattern, pattern.parts[0], 'mandrel')!;
+    const { operations } = made.route;
+    const goals = made.forJudge.pattern.parts;
+    const without = operations.filter((o) => o.id !== 'sanded:all:P150');
+    expect(without).toHaveLength(operations.length - 1);
+    const rough = play({ schema: 1, operations: without }, made.forJudge.lengths);
+    expect(
+      covers(rough.end, goals)
+        .map((f) => f.what)
+        .join(),
+    ).toContain('wood still stands there');
+    const bored = operations.filter((o) => o.kind === 'bore');
+    const late = [...operations.filter((o) => o.kind !== 'bore')];
+    late.splice(late.findIndex((o) => o.kind === 'join') + 1, 0, ...bored);
+    const stops = play({ schema: 1, operations: late }, made.forJudge.lengths).findings.map((f) => f.what);
+    expect(stops.join()).toContain('There is no hole for it to go into');
   });
 
   it('a stopper on the mandrel that its insert is screwed on', () => {

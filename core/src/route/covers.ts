@@ -1,4 +1,4 @@
-import { len, type Finding } from '../measure/index.js';
+import type { Finding } from '../measure/index.js';
 import {
   type Body,
   drawnBody,
@@ -19,8 +19,14 @@ import {
 import { bodyOfPart } from './operation.js';
 import { MADE_AS, type PieceIn, type Shop, type Wood } from './shop.js';
 
-/** How far a turned surface may be off where the drawing gives no tolerance, mm on the radius. */
-const OFF = 0.15;
+/**
+ * How far a surface that is turned may be off when all is done as it is said, mm on the radius: nothing but the short
+ * arcs of a curve. The mouth of a drilled hole is cut by what is turned after it.
+ */
+const TURNED = 0.02;
+const DRILLED = 0.15;
+/** How far a line or band may lie from where it is drawn, mm along the piece. */
+const ASIDE = 0.15;
 
 /**
  * Whether what is left at the end is what is drawn, as geometry: every drawn surface is looked for in the wood,
@@ -53,8 +59,10 @@ const missing = (part: Part): Finding => ({
 function shapeFindings(part: Part, wood: Wood, piece: PieceIn): Finding[] {
   const drawn = bodyAt(drawnBody(part), piece.at);
   const left = bodyOfPart(wood.body, sourceOf(wood, piece));
-  const lost = unlikeSurfaces(drawn, left, OFF);
-  const extra = unlikeSurfaces(left, drawn, OFF);
+  const bored = new Set([...drawn.drilled, ...left.drilled].map((d) => d.id));
+  const off = (by: string) => (bored.has(by) ? DRILLED : TURNED);
+  const lost = unlikeSurfaces(drawn, left, off);
+  const extra = unlikeSurfaces(left, drawn, off);
   const named = lost.map((u) => drawnFinding(part, u));
   // what is seen from both sides is said once, by the name that is drawn
   return named.length > 0 ? named : extra.map((u) => madeFinding(part, u));
@@ -97,7 +105,7 @@ function drawnFinding(part: Part, { by, elementId, is, places, of }: Unlike): Fi
       is === 'proud'
         ? `${part.name}, ${name}: drawn and not made; wood still stands there.`
         : `${part.name}, ${name}: cut deeper than it is drawn.`,
-    why: `Of ${of} places looked at ${places} are off by more than ${len(OFF)}.`,
+    why: `Of ${of} places looked at ${places} are off.`,
     remedy: is === 'proud' ? 'Add the cut that makes it.' : 'Take back the cut that goes too deep.',
   };
 }
@@ -108,7 +116,7 @@ const madeFinding = (part: Part, { by, elementId, places, of }: Unlike): Finding
   stage: 'turn',
   partId: part.id,
   what: `${part.name}: ${by} leaves what is not drawn.`,
-  why: `Of ${of} places looked at ${places} are off by more than ${len(OFF)}.`,
+  why: `Of ${of} places looked at ${places} are off.`,
   remedy: 'Cut it away, or draw it.',
 });
 
@@ -136,8 +144,8 @@ function decorationFindings(part: Part, wood: Wood, piece: PieceIn): Finding[] {
     const done = wood.treated.some(
       (t) =>
         t.how === MADE_AS[decoration.kind] &&
-        t.on.x0 <= Math.min(a, b) + OFF &&
-        t.on.x1 >= Math.max(a, b) - OFF,
+        t.on.x0 <= Math.min(a, b) + ASIDE &&
+        t.on.x1 >= Math.max(a, b) - ASIDE,
     );
     if (done) return [];
     return [

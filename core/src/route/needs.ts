@@ -1,4 +1,14 @@
-import { hasWood, HERE, into, outOf, plus, round, skinRadius, times } from '../pattern/index.js';
+import {
+  drilledRadius,
+  hasWood,
+  HERE,
+  into,
+  outOf,
+  plus,
+  round,
+  skinRadius,
+  times,
+} from '../pattern/index.js';
 import { cutNeeds } from './cutNeeds.js';
 import { datumPlace } from './datum.js';
 import { heldNeeds, holdNeeds } from './holdNeeds.js';
@@ -41,6 +51,7 @@ function effectNeeds(effects: readonly Effect[], shop: Shop, operation: Operatio
       case 'join':
         return effect.of.flatMap(({ wood }) => there(shop, wood, 'it is joined'));
       case 'fix':
+        return fixNeeds(effect, shop);
       case 'dry':
         return there(shop, effect.wood, 'it is on the bench');
       case 'stock':
@@ -49,6 +60,28 @@ function effectNeeds(effects: readonly Effect[], shop: Shop, operation: Operatio
     }
   });
 }
+
+/** What goes into the wood needs its hole, open where it goes in. */
+function fixNeeds({ wood: id, fixed: { at }, enters }: Extract<Effect, { do: 'fix' }>, shop: Shop): Need[] {
+  const wood = woodOf(shop, id);
+  if (!wood || !enters) return there(shop, id, 'it is on the bench');
+  const mouth = outOf([JUST_IN, 0, 0], at);
+  const hole = wood.body.drilled.findLast(
+    (d) => Math.abs(d.at.along[0]) > 0.99 && drilledRadius(d, into(mouth, d.at)[0]) > 0,
+  );
+  return hole
+    ? [{ met: true, by: hole.id, need: 'its hole is drilled first' }]
+    : [
+        unmet(
+          'There is no hole for it to go into.',
+          'Its hole is drilled later, or from another end.',
+          'Drill its hole first.',
+        ),
+      ];
+}
+
+/** A hole is felt for so far behind its mouth, mm. */
+const JUST_IN = 0.3;
 
 function waitNeeds(shop: Shop, id: string, purpose: Purpose): Need[] {
   return shop.waits.flatMap((wait) => {

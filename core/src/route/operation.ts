@@ -50,7 +50,8 @@ export type Effect =
   | { do: 'split'; wood: string; at: Placement; into: [low: string | null, high: string | null] }
   /** a ring comes free round the wood it is turned from; both keep their frame */
   | { do: 'free'; wood: string; axis: Placement; ring: FreeRing; into: string; piece: PieceIn }
-  | { do: 'fix'; wood: string; fixed: Fixed }
+  /** `enters` goes into a hole that must be there */
+  | { do: 'fix'; wood: string; fixed: Fixed; enters?: true }
   | { do: 'join'; into: string; of: { wood: string; at: Placement }[] }
   | { do: 'hold'; held: Held | null; untrue: boolean }
   /** `turning` is done while it spins */

@@ -1,14 +1,17 @@
 import {
+  alternatives,
   capitalised,
   centringOf,
+  type Alternative,
   type Mount,
+  type MountKind,
   type PartPlan,
   type PlanInputs,
   SENSIBLE_WAYS,
   STOCK_FORMS,
 } from '@compas/core';
 import { Segmented } from 'antd';
-import { useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { Length, Say } from '../ui/Length.js';
 import type { Choose } from './draft.js';
 import { StackBar } from './StackBar.js';
@@ -24,6 +27,8 @@ export function MountStage({ part, inputs, choose }: MountStageProps) {
   const { mount, mounts } = part;
   const [all, setAll] = useState(mounts.findIndex((m) => m.kind === mount.kind) >= SENSIBLE_WAYS);
   const shown = all ? mounts : mounts.slice(0, SENSIBLE_WAYS);
+  const ways = useAlternatives(inputs, shown);
+  const [quickest] = ways;
   return (
     <div className="column">
       <h2>Held {mount.label.charAt(0).toLowerCase() + mount.label.slice(1)}</h2>
@@ -33,6 +38,8 @@ export function MountStage({ part, inputs, choose }: MountStageProps) {
           <Way
             key={way.kind}
             mount={way}
+            comesTo={ways.find((a) => a.kind === way.kind)}
+            quickest={way.kind === quickest?.kind && quickest.against.length === 0}
             chosen={way.kind === mount.kind}
             onChoose={choose && (() => choose('mount', way.kind))}
           />
@@ -47,6 +54,13 @@ export function MountStage({ part, inputs, choose }: MountStageProps) {
       <CentringPanel part={part} inputs={inputs} choose={choose} />
     </div>
   );
+}
+
+/** What each way comes to; it is worked out beside the plan itself and may stand a moment behind it. */
+function useAlternatives(inputs: PlanInputs, shown: readonly Mount[]): Alternative[] {
+  const settled = useDeferredValue(inputs);
+  const kinds = shown.map((m) => m.kind).join('|');
+  return useMemo(() => alternatives(settled, kinds.split('|') as MountKind[]), [settled, kinds]);
 }
 
 /** What must stand on the lathe before the first cut, and what changes on the way. */
@@ -121,7 +135,15 @@ function CentringPanel({ part, inputs, choose }: MountStageProps) {
   );
 }
 
-function Way({ mount, chosen, onChoose }: { mount: Mount; chosen: boolean; onChoose?: () => void }) {
+interface WayProps {
+  mount: Mount;
+  comesTo?: Alternative;
+  quickest: boolean;
+  chosen: boolean;
+  onChoose?: () => void;
+}
+
+function Way({ mount, comesTo, quickest, chosen, onChoose }: WayProps) {
   const inner = (
     <>
       <b>{mount.label}</b>
@@ -131,6 +153,7 @@ function Way({ mount, chosen, onChoose }: { mount: Mount; chosen: boolean; onCho
       <span className="soft">
         <Say text={`Headstock: ${mount.headstock}. Tailstock: ${mount.tailstock ?? 'not used'}.`} />
       </span>
+      {comesTo && <ComesTo way={comesTo} quickest={quickest} />}
       {mount.missing.length > 0 && (
         <>
           <br />
@@ -151,5 +174,31 @@ function Way({ mount, chosen, onChoose }: { mount: Mount; chosen: boolean; onCho
     <button type="button" role="radio" aria-checked={chosen} className="way" onClick={onChoose}>
       {inner}
     </button>
+  );
+}
+
+/** Minutes and set-ups of the plan that takes this way, or why there is none. */
+function ComesTo({ way, quickest }: { way: Alternative; quickest: boolean }) {
+  const { minutes, setups, holds, against } = way;
+  const [none] = against.filter((f) => f.id.startsWith('route.'));
+  if (none)
+    return (
+      <>
+        <br />
+        <span className="bad">
+          ■ <Say text={none.why} />
+        </span>
+      </>
+    );
+  if (minutes === null) return null;
+  return (
+    <>
+      <br />
+      <span>
+        {minutes.toFixed(0)} min hands on for a piece, {setups} set-ups, on the lathe{' '}
+        {holds === 1 ? 'once' : `${holds} times`}
+        {quickest && <b> · quickest</b>}
+      </span>
+    </>
   );
 }

@@ -17,10 +17,10 @@ export interface Unlike {
 
 /**
  * Every surface of a body where another body ends otherwise: wood just outside of it, or none just within.
- * Both bodies in one frame. A place is unlike when the other's surface is farther off than the tolerance, mm along
- * the surface's normal.
+ * Both bodies in one frame. A place is unlike when the other's surface is farther off than the
+ * tolerance of what made it, mm along the surface's normal.
  */
-export function unlikeSurfaces(body: Body, other: Body, tolerance: number): Unlike[] {
+export function unlikeSurfaces(body: Body, other: Body, toleranceOf: (by: string) => number): Unlike[] {
   const asRound = isRound(body) && isRound(other);
   const [own, others] = [probeOf(body), probeOf(other)];
   const found = new Map<
@@ -28,6 +28,7 @@ export function unlikeSurfaces(body: Body, other: Body, tolerance: number): Unli
     { by: string; elementId?: string; proud: number; gone: number; of: number }
   >();
   for (const { by, elementId, visit } of patchesOf(body, asRound)) {
+    const tolerance = toleranceOf(by);
     const key = `${by}/${elementId ?? ''}`;
     const surface = found.get(key) ?? {
       by,

@@ -1,6 +1,7 @@
 export {
   type Body,
   type Drilled,
+  drilledRadius,
   drilledReach,
   type Flat,
   hasWood,

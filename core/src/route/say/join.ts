@@ -19,13 +19,15 @@ interface Fixing extends Manner {
   subject: string;
   kitId?: string;
   from: Datum;
+  /** it goes into a hole; else it sits on the outside */
+  enters?: boolean;
   cure?: Cure;
 }
 
 /** Hardware goes into the wood, flush with what stands there now. */
 export function fix(
   shop: Shop,
-  { wood, subject, kitId, from, cure, ...manner }: Fixing,
+  { wood, subject, kitId, from, enters = false, cure, ...manner }: Fixing,
   lengths: Lengths,
 ): Operation {
   const by = idOf('join', subject);
@@ -41,6 +43,7 @@ export function fix(
           do: 'fix',
           wood,
           fixed: { id: subject, ...(kitId === undefined ? {} : { kitId }), at, by },
+          ...(enters ? { enters } : {}),
         },
         ...curing(wood, by, cure),
       ],

@@ -73,6 +73,7 @@ export function fitIn(
       subject: fit.id,
       kitId: fit.kitId,
       from: bench.datum(fit.end),
+      enters: fit.enters,
       ...(fit.cureMinutes === null
         ? {}
         : { cure: { what: 'the glue cures', minutes: { turn: fit.cureMinutes, use: fit.cureMinutes } } }),

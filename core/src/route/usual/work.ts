@@ -17,6 +17,8 @@ export interface FitIn {
   kitId: string;
   end: PartEnd;
   when: 'before turning' | 'after the tenon' | 'at the end';
+  /** it goes into a hole of its own */
+  enters: boolean;
   /** how far from its end it hides the wood, mm; 0 for what goes in */
   covers: number;
   title: string;
