@@ -3,6 +3,7 @@ export type { PartPlan, PlannedHardware } from './partPlan.js';
 export { chosenSchedule, nextWholeHour, plan, schedulesOf, type Plan } from './plan.js';
 export { type Alternative, alternatives } from './alternatives.js';
 export { type PlanSnapshot, snapshotOf } from './snapshot.js';
+export { type CarriedOver, carriedOver } from './carriedOver.js';
 export { planDifference } from './planDifference.js';
 export { type NextStep, type PlanSummary, planSummaryOf, type StepLine } from './planSummary.js';
 export { dryingWood } from './wood.js';

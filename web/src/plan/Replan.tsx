@@ -1,4 +1,12 @@
-import { airOf, dryingWood } from '@compas/core';
+import {
+  airOf,
+  carriedOver,
+  dryingWood,
+  planDifference,
+  progressOf,
+  type CarriedOver,
+  type Plan,
+} from '@compas/core';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useEffect, useState } from 'react';
@@ -16,7 +24,7 @@ export function Replan({ batch, onDone }: { batch: BatchDetail; onDone: () => vo
   const workshop = useQuery(workshopQuery);
   const kits = useQuery(kitsQuery);
   const bundles = useQuery(dryingQuery);
-  const [words, setWords] = useState<string[] | null>(null);
+  const [after, setAfter] = useState<Plan | null>(null);
   const [failed, setFailed] = useState<Error | null>(null);
   const replan = useChange(replanBatch, 'batches');
   const { inputs, plan } = batch.snapshot;
@@ -26,14 +34,14 @@ export function Replan({ batch, onDone }: { batch: BatchDetail; onDone: () => vo
     const drying = bundles.data.map(({ id, bundle }) => dryingWood(id, bundle, air));
     const now = { ...inputs, workshop: workshop.data.body, stock: { kits: kits.data, drying } };
     void planning()
-      .differences([{ plan, now }])
-      .then(
-        ([found]) => setWords(found ?? []),
-        (error: Error) => setFailed(error),
-      );
-  }, [workshop.data, kits.data, bundles.data, inputs, plan]);
+      .plan(now)
+      .then(setAfter, (error: Error) => setFailed(error));
+  }, [workshop.data, kits.data, bundles.data, inputs]);
   if (failed) return <p role="alert">▲ No plan could be made with what is there now: {failed.message}</p>;
-  if (words === null) return null;
+  if (after === null) return null;
+  const words = planDifference(plan, after);
+  const [{ steps }] = plan.parts;
+  const { pieces } = progressOf(batch.pieces, batch.events, steps);
   const again = () =>
     replan.mutate(
       { id: batch.id, basedOn: batch.planVersion, ...inputs.order, schools: inputs.schools },
@@ -53,11 +61,42 @@ export function Replan({ batch, onDone }: { batch: BatchDetail; onDone: () => vo
           </li>
         ))}
       </ul>
+      <UnderWay carried={carriedOver(steps, after.parts[0].steps, pieces)} />
       <Trouble error={replan.error} />
       <Button type="primary" disabled={words.length === 0} loading={replan.isPending} onClick={again}>
         Keep it as plan {batch.planVersion + 1}
       </Button>{' '}
       <Button onClick={onDone}>Leave it</Button>
     </div>
+  );
+}
+
+/** Pieces on which something is done that the new plan sees otherwise: somebody must look before it is kept. */
+function UnderWay({ carried }: { carried: CarriedOver[] }) {
+  if (carried.length === 0) return null;
+  return (
+    <section aria-label="Pieces under way">
+      <h3>▲ Done already, and otherwise in the new plan:</h3>
+      <ul>
+        {carried.map(({ piece, otherwise, gone, passed }) => (
+          <li key={piece}>
+            <b>Piece {piece}</b>
+            <ul>
+              {otherwise.map(({ stepId, words }) => (
+                <li key={stepId}>
+                  <Say text={words} />
+                </li>
+              ))}
+              {gone.map((s) => (
+                <li key={s.id}>{s.title}: done; the new plan has no such step.</li>
+              ))}
+              {passed.map((s) => (
+                <li key={s.id}>{s.title}: still to be done, and it would have come before what is done.</li>
+              ))}
+            </ul>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
