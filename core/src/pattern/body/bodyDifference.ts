@@ -1,7 +1,7 @@
 import type { Body } from './body.js';
 import { probeOf } from './probe.js';
 import { plus, times } from './space.js';
-import { isRound, isThere, patchesOf } from './surface.js';
+import { isThere, patchesOf, roundTo } from './surface.js';
 
 /** A surface of one body that the other has not. */
 export interface Unlike {
@@ -21,13 +21,14 @@ export interface Unlike {
  * tolerance of what made it, mm along the surface's normal.
  */
 export function unlikeSurfaces(body: Body, other: Body, toleranceOf: (by: string) => number): Unlike[] {
-  const asRound = isRound(body) && isRound(other);
+  const [here, there] = [roundTo(body), roundTo(other)];
+  const within = here === null || there === null ? null : Math.min(here, there);
   const [own, others] = [probeOf(body), probeOf(other)];
   const found = new Map<
     string,
     { by: string; elementId?: string; proud: number; gone: number; of: number }
   >();
-  for (const { by, elementId, visit } of patchesOf(body, asRound)) {
+  for (const { by, elementId, visit } of patchesOf(body, within)) {
     const tolerance = toleranceOf(by);
     const key = `${by}/${elementId ?? ''}`;
     const surface = found.get(key) ?? {
@@ -42,10 +43,10 @@ export function unlikeSurfaces(body: Body, other: Body, toleranceOf: (by: string
       if (!isThere(own, at, out)) return;
       surface.of++;
       const outside = plus(at, times(out, tolerance));
-      const within = plus(at, times(out, -tolerance));
+      const inside = plus(at, times(out, -tolerance));
       // beside an edge a step along the normal comes out of another surface of its own: nothing is judged there
       if (others(outside) && !own(outside)) surface.proud++;
-      if (!others(within) && own(within)) surface.gone++;
+      if (!others(inside) && own(inside)) surface.gone++;
     });
   }
   return [...found.values()].flatMap(({ proud, gone, of, ...surface }) => [

@@ -26,8 +26,12 @@ export interface Patch {
 const SHARES = [0.04, 0.2, 0.35, 0.5, 0.65, 0.8, 0.96];
 /** Degrees round an axis; odd ones, so that no hole lies just between. */
 const ANGLES = Array.from({ length: 24 }, (_, i) => 15 * i + 3.7);
-/** What is round everywhere is looked at near a flat of the stock, near a corner, and between. */
+/** Where the flats of the stock may still stand it is looked at near a flat, near a corner, and between. */
 const OF_ROUND = [3.7, 63.7, 123.7, 183.7, 243.7, 303.7];
+const ONCE = [3.7];
+
+/** In which directions round an axis a surface so far from it is looked at, degrees. */
+type Angles = (r: number) => readonly number[];
 /** How near to a surface wood is looked for, mm. */
 const NEAR = 1e-3;
 /** Rings on a flat, mm apart. */
@@ -35,9 +39,12 @@ const RING = 1.5;
 /** What is sawn along the wood is looked at in so many places of its length. */
 const ALONG = 30;
 
-/** Every surface of a body: each line and arc of each profile, its holes, its flats and what it was sawn to. */
-export function patchesOf(body: Body, asRound = false): Patch[] {
-  const angles = asRound ? OF_ROUND : ANGLES;
+/**
+ * Every surface of a body: each line and arc of each profile, its holes, its flats and what it was sawn to.
+ * @param roundTo within this radius all is round about the frame's axis, so that one direction stands for all; mm
+ */
+export function patchesOf(body: Body, roundTo: number | null = null): Patch[] {
+  const angles: Angles = (r) => (roundTo === null ? ANGLES : r < roundTo ? ONCE : OF_ROUND);
   return [
     ...body.skins.flatMap((skin) => skinPatches(skin, angles)),
     ...body.drilled.map((hole) => ({
@@ -52,36 +59,33 @@ export function patchesOf(body: Body, asRound = false): Patch[] {
   ];
 }
 
-/** Nothing of a body is off the axis of its frame, but for the square or octagon it was sawn to. */
-export function isRound({ form, skins, drilled, flats }: Body): boolean {
-  if (form.kind === 'joined') return false;
+/**
+ * Within which radius all of a body is round about the axis of its frame: nothing lies off it but the faces it was sawn
+ * to. Null where anything else does. mm
+ */
+export function roundTo({ form, skins, drilled, flats }: Body): number | null {
+  if (form.kind === 'joined') return null;
   const sawn = form.kind === 'boundless' ? Infinity : form.across / 2 - 1e-6;
   const onAxis = ({ at, along }: Placement): boolean =>
     Math.abs(along[0]) > 1 - 1e-9 && Math.hypot(at[1], at[2]) < 1e-6;
-  return (
-    skins.every((s) => onAxis(s.axis)) &&
-    drilled.every((d) => onAxis(d.at)) &&
-    flats.every(({ at }) => onAxis(at) || Math.hypot(at.at[1], at.at[2]) >= sawn)
-  );
+  const faces = flats.filter(({ at }) => !onAxis(at)).map(({ at }) => Math.hypot(at.at[1], at.at[2]));
+  const round = skins.every((s) => onAxis(s.axis)) && drilled.every((d) => onAxis(d.at));
+  if (!round || faces.some((far) => far < sawn)) return null;
+  return form.kind === 'oval' ? Math.min(sawn, (form.short ?? form.across) / 2) : sawn;
 }
 
 /** Whether a point of a surface still is one: wood just within and none just outside. */
 export const isThere = (has: Probe, at: Vector, out: Vector): boolean =>
   has(plus(at, times(out, -NEAR))) && !has(plus(at, times(out, NEAR)));
 
-const skinPatches = (skin: Skin, angles: readonly number[]): Patch[] =>
+const skinPatches = (skin: Skin, angles: Angles): Patch[] =>
   skin.profile.map((segment) => ({
     by: skin.id,
     elementId: segment.elementId,
     visit: (point) => segmentPoints(skin, segment, angles, point),
   }));
 
-function segmentPoints(
-  { side, axis, fat }: Skin,
-  segment: Segment,
-  angles: readonly number[],
-  point: Visit,
-): void {
+function segmentPoints({ side, axis, fat }: Skin, segment: Segment, angles: Angles, point: Visit): void {
   const sign = side === 'outside' ? 1 : -1;
   for (const t of SHARES) {
     const { x, r, dx, dr } = pointAt(segment, t);
@@ -94,12 +98,12 @@ function segmentPoints(
 /** A point and a direction of the half plane of an axis, turned all round it. */
 function around(
   axis: Placement,
-  angles: readonly number[],
+  angles: Angles,
   [x, r]: readonly [number, number],
   [nx, nr]: readonly [number, number],
   point: Visit,
 ): void {
-  for (const angle of angles) {
+  for (const angle of angles(r)) {
     const radial = round(axis, angle);
     point(
       plus(plus(axis.at, times(axis.along, x)), times(radial, r)),
@@ -108,7 +112,7 @@ function around(
   }
 }
 
-function drilledPoints(hole: Drilled, angles: readonly number[], point: Visit): void {
+function drilledPoints(hole: Drilled, angles: Angles, point: Visit): void {
   const reach = drilledReach(hole);
   const bottom = hole.steps.at(-1)?.depth ?? 0;
   const cone = reach > bottom ? SHARES.map((t) => bottom + t * (reach - bottom)) : [];
@@ -121,7 +125,7 @@ function drilledPoints(hole: Drilled, angles: readonly number[], point: Visit): 
     around(hole.at, angles, [reach, share * drilledRadius(hole, reach)], [-1, 0], point);
 }
 
-function flatPoints(flat: Flat, body: Body, angles: readonly number[], point: Visit): void {
+function flatPoints(flat: Flat, body: Body, angles: Angles, point: Visit): void {
   const end = Math.abs(flat.at.along[0]) > 0.99;
   const reach = end ? widthOf(body) : reachOf(body);
   const ring = end ? RING : Math.max(RING, reach / ALONG);
@@ -149,7 +153,7 @@ function widthOf({ form, skins }: Body): number {
 const lengthOf = (profile: readonly Segment[]): number => (profile.at(-1)?.x1 ?? 0) - (profile[0]?.x0 ?? 0);
 
 /** What still stands of the stock's own surface: its sides and its two sawn ends. */
-function formPatches({ form }: Body, angles: readonly number[]): Patch[] {
+function formPatches({ form }: Body, angles: Angles): Patch[] {
   if (form.kind === 'boundless') return [];
   if (form.kind === 'joined')
     return form.of.flatMap(({ body, at, id }) => {
@@ -166,13 +170,13 @@ function formPatches({ form }: Body, angles: readonly number[]): Patch[] {
   return [{ by: STOCK, visit: (point) => sawnPoints(form, angles, point) }];
 }
 
-function sawnPoints(form: SawnForm, angles: readonly number[], point: Visit): void {
+function sawnPoints(form: SawnForm, angles: Angles, point: Visit): void {
   for (const x of [0, form.length])
     for (let r = RING / 2; r < form.across / 2; r += RING)
       around(HERE, angles, [x, r], [x === 0 ? -1 : 1, 0], point);
   const step = Math.max(RING, form.length / ALONG);
   for (let x = step / 2; x < form.length; x += step)
-    for (const angle of angles) sidePoint(form, x, angle, point);
+    for (const angle of angles(form.across)) sidePoint(form, x, angle, point);
 }
 
 /** What was never cut belongs to the stock. */
