@@ -94,7 +94,7 @@ const facesOf = (form: Body['form']): Flat[] =>
         return { id: STOCK, at: { at: times(away, form.across / 2), along: away, facing: HERE.along } };
       });
 
-function drawnFinding(part: Part, { by, elementId, is, places, of }: Unlike): Finding {
+function drawnFinding(part: Part, { by, elementId, is }: Unlike): Finding {
   const name = drawnName(part, elementId ?? by);
   return {
     id: `route.cover.${part.id}.${elementId ?? by}.${is}`,
@@ -105,18 +105,18 @@ function drawnFinding(part: Part, { by, elementId, is, places, of }: Unlike): Fi
       is === 'proud'
         ? `${part.name}, ${name}: drawn and not made; wood still stands there.`
         : `${part.name}, ${name}: cut deeper than it is drawn.`,
-    why: `Of ${of} places looked at ${places} are off.`,
+    why: 'The surface that is left there is not the one that is drawn.',
     remedy: is === 'proud' ? 'Add the cut that makes it.' : 'Take back the cut that goes too deep.',
   };
 }
 
-const madeFinding = (part: Part, { by, elementId, places, of }: Unlike): Finding => ({
+const madeFinding = (part: Part, { by, elementId }: Unlike): Finding => ({
   id: `route.cover.${part.id}.made.${by}.${elementId ?? ''}`,
   severity: 'stop',
   stage: 'turn',
   partId: part.id,
   what: `${part.name}: ${by} leaves what is not drawn.`,
-  why: `Of ${of} places looked at ${places} are off.`,
+  why: 'The surface that is left there is not the one that is drawn.',
   remedy: 'Cut it away, or draw it.',
 });
 

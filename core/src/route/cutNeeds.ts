@@ -2,6 +2,9 @@ import {
   aboutAxis,
   bodyBetween,
   hasWood,
+  HERE,
+  roundTo,
+  sameLine,
   skinRadius,
   type Body,
   type Probe,
@@ -93,6 +96,7 @@ const PLACES = 8;
 const ROUND = [3, 48, 93, 138, 183, 228, 273, 318];
 /** How deep below the cut, or outside of it, wood is looked for, mm. */
 const DEPTHS = [0.02, 1];
+const DEEPEST = 1;
 
 /** The body as it is felt where a skin cuts. */
 function near(body: Body, skin: Skin): Probe {
@@ -101,14 +105,22 @@ function near(body: Body, skin: Skin): Probe {
   return (p) => hasWood(local, p);
 }
 
+/** Where all is round one direction stands for all. */
+const directions = (round: boolean): readonly number[] => (round ? ROUND.slice(0, 1) : ROUND);
+
+/** Within which radius a body is round about the axis of a skin; 0 where it is not. mm */
+const turnsWith = (body: Body, { axis }: Skin): number =>
+  sameLine(HERE, axis) === null ? 0 : (roundTo(body) ?? 0);
+
 /** Stretch of its axis in which a skin takes something away, or null. mm */
 function takenFrom(body: Body, skin: Skin): Stretch | null {
   const sign = skin.side === 'outside' ? 1 : -1;
   const has = near(body, skin);
+  const turns = turnsWith(body, skin);
   const takes = (x: number): boolean => {
     const radius = skinRadius(skin, x);
     if (radius === null) return false;
-    return ROUND.some((angle) =>
+    return directions(radius + DEEPEST < turns).some((angle) =>
       DEPTHS.some((deep) => has(aroundAt(skin.axis, angle, x, radius + sign * deep))),
     );
   };

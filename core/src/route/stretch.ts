@@ -10,8 +10,8 @@ export const aroundAt = (axis: Placement, angle: number, x: number, r: number): 
   plus(plus(axis.at, times(axis.along, x)), times(round(axis, angle), Math.max(0, r)));
 
 export const stretchOf = ({ profile }: Skin): Stretch => ({
-  x0: Math.min(...profile.map((s) => s.x0)),
-  x1: Math.max(...profile.map((s) => s.x1)),
+  x0: profile[0]?.x0 ?? Infinity,
+  x1: profile[profile.length - 1]?.x1 ?? -Infinity,
 });
 export const overlap = (a: Stretch, b: Stretch): number => Math.min(a.x1, b.x1) - Math.max(a.x0, b.x0);
 

@@ -10,9 +10,6 @@ export interface Unlike {
   elementId?: string;
   /** wood stands beyond what is drawn, or is gone from within it */
   is: 'proud' | 'gone';
-  /** places that are so, of those looked at */
-  places: number;
-  of: number;
 }
 
 /**
@@ -24,33 +21,28 @@ export function unlikeSurfaces(body: Body, other: Body, toleranceOf: (by: string
   const [here, there] = [roundTo(body), roundTo(other)];
   const within = here === null || there === null ? null : Math.min(here, there);
   const [own, others] = [probeOf(body), probeOf(other)];
-  const found = new Map<
-    string,
-    { by: string; elementId?: string; proud: number; gone: number; of: number }
-  >();
+  const found = new Map<string, { by: string; elementId?: string; proud: boolean; gone: boolean }>();
   for (const { by, elementId, visit } of patchesOf(body, within)) {
     const tolerance = toleranceOf(by);
     const key = `${by}/${elementId ?? ''}`;
     const surface = found.get(key) ?? {
       by,
       ...(elementId === undefined ? {} : { elementId }),
-      proud: 0,
-      gone: 0,
-      of: 0,
+      proud: false,
+      gone: false,
     };
     found.set(key, surface);
     visit((at, out) => {
       if (!isThere(own, at, out)) return;
-      surface.of++;
       const outside = plus(at, times(out, tolerance));
       const inside = plus(at, times(out, -tolerance));
       // beside an edge a step along the normal comes out of another surface of its own: nothing is judged there
-      if (others(outside) && !own(outside)) surface.proud++;
-      if (!others(inside) && own(inside)) surface.gone++;
+      if (others(outside) && !own(outside)) surface.proud = true;
+      if (!others(inside) && own(inside)) surface.gone = true;
     });
   }
-  return [...found.values()].flatMap(({ proud, gone, of, ...surface }) => [
-    ...(proud > 0 ? [{ ...surface, is: 'proud' as const, places: proud, of }] : []),
-    ...(gone > 0 ? [{ ...surface, is: 'gone' as const, places: gone, of }] : []),
+  return [...found.values()].flatMap(({ proud, gone, ...surface }) => [
+    ...(proud ? [{ ...surface, is: 'proud' as const }] : []),
+    ...(gone ? [{ ...surface, is: 'gone' as const }] : []),
   ]);
 }

@@ -1,4 +1,4 @@
-import { drilledReach, hasWood, type Body } from './body.js';
+import { drilledReach, hasWood, type Body, type Skin } from './body.js';
 import type { Placement, Vector } from './space.js';
 
 /** A body that is asked about many places. */
@@ -35,10 +35,21 @@ interface Reaches {
   drilled: [number, number][];
 }
 
+/** A cut is never changed, and goes on from body to body: from where to where it reaches is worked out once. */
+const reachOfSkin = new WeakMap<Skin, [number, number]>();
+
+function skinReach(skin: Skin): [number, number] {
+  let reach = reachOfSkin.get(skin);
+  if (!reach) {
+    const { axis, profile } = skin;
+    reach = along(axis, profile[0]?.x0 ?? 0, profile[profile.length - 1]?.x1 ?? 0);
+    reachOfSkin.set(skin, reach);
+  }
+  return reach;
+}
+
 const reachesOf = ({ skins, drilled }: Body): Reaches => ({
-  skins: skins.map(({ axis, profile }) =>
-    along(axis, profile[0]?.x0 ?? 0, profile[profile.length - 1]?.x1 ?? 0),
-  ),
+  skins: skins.map(skinReach),
   drilled: drilled.map((hole) => along(hole.at, 0, drilledReach(hole))),
 });
 
