@@ -1,7 +1,16 @@
 import { randomUUID } from 'node:crypto';
 import type { NestExpressApplication } from '@nestjs/platform-express';
-import type { RunEventBody } from '@compas/core';
-import { choices, eventsOf, newBatch, newOwner, openApp, snapshotAt, type Visitor } from './app.js';
+import { STARTING_FORMS, type RunEventBody } from '@compas/core';
+import {
+  choices,
+  eventsOf,
+  newBatch,
+  newOwner,
+  newPattern,
+  openApp,
+  snapshotAt,
+  type Visitor,
+} from './app.js';
 
 let app: NestExpressApplication;
 let owner: Visitor;
@@ -40,6 +49,38 @@ describe('a batch', () => {
       plan: { parts: [{ blank: { count: 3 } }] },
     });
     expect(snapshot.plan.parts[0].steps[0]?.id).toBe(SAW);
+  });
+
+  it('of several pieces to a blank counts what is done to the blank for all of them, green or dry', async () => {
+    const body = STARTING_FORMS.find((f) => f.id === 'rolling-pin')!.body({ length: { mm: 120 } }, 'maple');
+    const pattern = await newPattern(owner, body);
+    const order = { ...choices(3), perBlank: 2, green: true, patternId: pattern.id, revision: 1 };
+    const made = await owner
+      .post('/api/batches')
+      .send({ ...order, name: 'Pins', customer: 'Somebody' })
+      .expect(201);
+    const batch = made.body as { id: string; planHash: string };
+    const { plan, inputs } = await snapshotAt(owner, batch);
+    expect(inputs.order.green).toBe(true);
+    const { steps } = plan.parts[0];
+    expect(steps.filter((s) => s.operation?.kind === 'dry').map((s) => s.share?.place)).toEqual([1, 2]);
+    interface Listed {
+      id: string;
+      stepsDone: number;
+      stepsInAll: number;
+      next: { piece: number; step: { id: string } };
+    }
+    const listed = async (): Promise<Listed> => {
+      const { body: page } = await owner.get('/api/batches').expect(200);
+      return (page as { batches: Listed[] }).batches.find((b) => b.id === batch.id)!;
+    };
+    const own = (piece: number) => steps.filter((s) => s.share?.place !== (piece % 2 === 1 ? 2 : 1)).length;
+    expect(await listed()).toMatchObject({ stepsDone: 0, stepsInAll: own(1) + own(2) + own(3) });
+    await send(batch, [done(SAW, 2)]).expect(200);
+    // the blank of the first two is sawn, that of the third is not
+    expect(await listed()).toMatchObject({ stepsDone: 2, next: { piece: 3, step: { id: SAW } } });
+    await send(batch, [event({ kind: 'reopened', stepId: SAW }, 1)]).expect(200);
+    expect(await listed()).toMatchObject({ stepsDone: 0, next: { piece: 1 } });
   });
 
   it('is planned anew as a further version; the first stays as it was', async () => {

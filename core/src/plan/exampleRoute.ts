@@ -30,7 +30,11 @@ export function routed(
   body: PatternBody,
   part: Part,
   mount: MountKind,
-  { kits = exampleInputs(1).stock.kits, perBlank = 1 }: { kits?: Kit[]; perBlank?: number } = {},
+  {
+    kits = exampleInputs(1).stock.kits,
+    perBlank = 1,
+    green = false,
+  }: { kits?: Kit[]; perBlank?: number; green?: boolean } = {},
 ) {
   const base = exampleInputs(1);
   const pattern: PatternBody = { ...body, parts: [part] };
@@ -39,7 +43,7 @@ export function routed(
     stock: { ...base.stock, kits },
     workshop: workshopFor(body),
     pattern,
-    order: { ...base.order, mount, perBlank },
+    order: { ...base.order, mount, perBlank, ...(green ? { green } : {}) },
   };
   const { plan } = planPart(part, inputs);
   const work = routeWork(part, plan, inputs);

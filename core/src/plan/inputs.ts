@@ -39,6 +39,8 @@ export interface PlanOrder {
   perBlank: number;
   /** bundle on the drying shelf that it is made from; dry stock when not said */
   woodId?: string;
+  /** turned while it is wet, and dried afterwards */
+  green?: boolean;
   /** null takes the first way proposed */
   mount: MountKind | null;
   /** how the hardware is fitted; its kit's usual way when not said */

@@ -3,6 +3,7 @@ import type { Material } from '../material/index.js';
 import { deepest, matingFindings } from '../hardware/index.js';
 import type { Mount } from '../mounting/index.js';
 import { designAdvice, flowFindings, type Hole, type Outline, type Part } from '../pattern/index.js';
+import { greenFindings } from './greenFindings.js';
 import { hollowFindings } from './hollowFindings.js';
 import { aloneInBlank } from './aloneInBlank.js';
 import { drillFindings } from './drillFindings.js';
@@ -32,6 +33,7 @@ export function partFindings(part: Part, inputs: PlanInputs, draft: PartDraft): 
     ...speedFindings(part, draft.speeds),
     ...materialFindings(part, material, order.materialId),
     ...wallFindings(part, draft),
+    ...greenFindings(part, draft, inputs),
     ...hollowFindings(part, outline, inputs.workshop),
     ...drillFindings(part, draft, inputs.workshop),
     ...flowFindings(part, outline, pattern.mates ?? []),

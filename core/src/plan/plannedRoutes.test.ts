@@ -9,7 +9,7 @@ import { routed } from './exampleRoute.js';
 describe.each([
   { name: 'scoop with its bowl across', form: 'scoop', perBlank: 1, mount: 'between centres', pieces: 1 },
   {
-    name: 'two rattles with rings from one blank',
+    name: 'two rattles with rings from one green blank',
     form: 'rattle',
     perBlank: 2,
     mount: 'between centres',
@@ -18,7 +18,10 @@ describe.each([
   { name: 'two finials from one blank, in a chuck', form: 'finial', perBlank: 2, mount: 'chuck', pieces: 2 },
 ] as const)('the planned route of a $name', ({ name, form, perBlank, mount, pieces }) => {
   const body = STARTING_FORMS.find((f) => f.id === form)!.body({}, 'maple');
-  const made = routed({ ...body, hardware: [] }, body.parts[0], mount, { perBlank })!;
+  const made = routed({ ...body, hardware: [] }, body.parts[0], mount, {
+    perBlank,
+    green: name.includes('green'),
+  })!;
 
   it('plays, covers what is drawn, and makes it on a lathe that knows only what is said', () => {
     expect([made.stops, made.uncovered]).toEqual([[], []]);

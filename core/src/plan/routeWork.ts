@@ -1,5 +1,6 @@
 import type { CoatOn, FitIn, Work } from '../route/index.js';
 import type { Part } from '../pattern/index.js';
+import { wallMinutes } from '../batch/index.js';
 import { sweepOf } from '../mounting/index.js';
 import { speedFor } from '../turning/index.js';
 import type { Centre } from '../workshop/index.js';
@@ -27,6 +28,7 @@ export function routeWork(part: Part, draft: PartDraft, inputs: PlanInputs): Wor
     mount,
     perBlank: blank.perBlank,
     gap: inputs.workshop.allowances.parting,
+    green: inputs.order.green === true ? { dries: minutesToDry(inputs) } : null,
     centring: centring?.words ?? [],
     clip: draft.clipped === true ? blank.octagon.clipLeg : null,
     holes: draft.holes,
@@ -52,6 +54,13 @@ export function routeWork(part: Part, draft: PartDraft, inputs: PlanInputs): Wor
 
 /** Width of a parting tool where the workshop has none, mm. */
 const USUAL_PARTING = 3;
+
+/** From the beginning until the bundle's curve says that it is dry; a turned piece is not slower. Null where it has none. */
+function minutesToDry({ order, stock }: PlanInputs): number | null {
+  const readyOn = stock.drying?.find((w) => w.id === order.woodId)?.readyOn ?? null;
+  if (readyOn === null) return null;
+  return Math.max(0, wallMinutes(`${readyOn}T00:00`) - wallMinutes(order.start));
+}
 
 /** A piece that lies across sweeps as far as its farther end: it goes slower than about its own axis. */
 function sweptSpeeds(

@@ -6,7 +6,7 @@ import type { DryingWood, PlanOrder } from './inputs.js';
 
 /** When work can begin: at the wished time, or on the day on which the wood is dry if that is later. */
 export function startWithWood(order: PlanOrder, wood: DryingWood | null): string {
-  if (wood?.readyOn === null || wood?.readyOn === undefined) return order.start;
+  if (order.green === true || wood?.readyOn === null || wood?.readyOn === undefined) return order.start;
   const dry = `${wood.readyOn}T00:00`;
   return dry > order.start ? dry : order.start;
 }
@@ -24,7 +24,7 @@ export function woodFindings(order: PlanOrder, wood: DryingWood | null): Finding
         remedy: 'Choose the wood again.',
       },
     ];
-  if (wood === null) return [];
+  if (order.green === true || wood === null) return [];
   const wet = wood.moisture === null ? 'not known to be dry' : `at ${wood.moisture.toFixed(1)} %`;
   if (wood.readyOn === null)
     return [
@@ -53,7 +53,7 @@ export function woodFindings(order: PlanOrder, wood: DryingWood | null): Finding
 
 /** How long the order waits for its wood. */
 export function woodFigures(order: PlanOrder, wood: DryingWood | null): Figure[] {
-  if (wood === null || wood.readyOn === null) return [];
+  if (order.green === true || wood === null || wood.readyOn === null) return [];
   const minutes = Math.max(0, wallMinutes(startWithWood(order, wood)) - wallMinutes(order.start));
   return [
     {

@@ -46,6 +46,8 @@ export class PlanChoicesDto {
   @TextField({ max: 60, optional: true }) partId?: string;
   /** bundle on the drying shelf that it is made from; dry stock when not given */
   @IdField({ optional: true }) woodId?: string;
+  /** turned while it is wet, and dried afterwards */
+  @BooleanField({ optional: true }) green?: boolean;
   @TextField({ max: 60, nullable: true }) finishId: string | null;
   @NumberField({ min: 1, max: 50, whole: true }) perBlank: number;
   @ChoiceField(MOUNT_KINDS, { nullable: true }) mount: MountKind | null;

@@ -67,6 +67,7 @@ const CHOICES = [
   'pieces',
   'partId',
   'woodId',
+  'green',
   'start',
   'due',
   'materialId',

@@ -168,6 +168,19 @@ function WayFields({ draft: { order, schools }, set }: Pick<OrderBandProps, 'dra
         />
       </label>
       <label>
+        Turned
+        <Select
+          aria-label="Turned"
+          value={order.green === true ? 'green' : 'dry'}
+          onChange={(wood) => set('green', wood === 'green' ? 'yes' : null)}
+          options={[
+            { value: 'dry', label: 'dry' },
+            { value: 'green', label: 'green' },
+          ]}
+          className="w-word"
+        />
+      </label>
+      <label>
         Pieces in a blank
         <InputNumber
           aria-label="Pieces in a blank"

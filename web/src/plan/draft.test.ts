@@ -46,6 +46,11 @@ describe('a draft read from the address', () => {
     expect(schools).toEqual({ speed: 'surface-speed', batching: 'by-piece' });
   });
 
+  it('knows that it is turned green only where that is said', () => {
+    expect(draft('green=yes').order.green).toBe(true);
+    expect(draft('green=perhaps').order).not.toHaveProperty('green');
+  });
+
   it('tells no finish from the usual one', () => {
     expect(draft('finish=none').order.finishId).toBeNull();
     expect(draft('finish=gone').order.finishId).toBe('polish');

@@ -45,6 +45,7 @@ export function draftFrom(
     order: {
       ...partOf(search, pattern),
       ...woodOf(search),
+      ...(search.get('green') === 'yes' ? { green: true } : {}),
       pieces: whole(search.get('pieces'), USUAL_PIECES, 2000),
       start: search.get('start') ?? nextWholeHour(onClock(now, workshop.hours.timeZone)),
       due: search.get('due'),

@@ -69,6 +69,7 @@ describe('the order of a plan', () => {
     ['Material', 'Oak', { material: 'oak' }],
     ['Wood', 'Plum, split, from 2026-05-02', { wood: 'w1' }],
     ['Finish', 'from the tool', { finish: 'none' }],
+    ['Turned', 'green', { green: 'yes' }],
   ])('writes %s to its own place', async (label, words, expected) => {
     const { address } = shown();
     await choose(label, words);

@@ -3,6 +3,7 @@ import type { Lengths, Operation, Route } from '../operation.js';
 import { bore, boreAcross } from './bore.js';
 import { look } from './check.js';
 import { cut } from './cut.js';
+import { dry } from './dry.js';
 import { face, flatAcross } from './face.js';
 import { free } from './free.js';
 import { hold, tailAway, takeOff } from './hold.js';
@@ -58,6 +59,7 @@ export class Writer {
     this.say(
       takeOff(wood, { title, ...(minutes ? { minutes } : {}), ...(stage ? { stage } : {}) }, this.pass(pass)),
     );
+  dry = (what: Parameters<typeof dry>[0]) => this.say(dry(what));
   fix = (what: Parameters<typeof fix>[1]) => this.say(fix(this.shop, this.own(what), this.lengths));
   glue = (what: Parameters<typeof glue>[1]) => this.say(glue(this.shop, this.own(what), this.lengths));
   treat = (what: Parameters<typeof treat>[1]) => this.say(treat(this.shop, this.own(what), this.lengths));

@@ -106,11 +106,30 @@ export function cutFree(
 /** Off the lathe: late holes, the sizes, coats that are put on a standing piece, and what is put in at the end. */
 export function finishOff(bench: Bench): void {
   hollowSides(bench);
+  // wet it has the sizes that are drawn; dry it is smaller and oval
+  if (bench.work.green) measure(bench);
+  rest(bench);
   drillAt(bench, 'after parting');
   fitIn(bench, 'after the tenon', bench.lie.drive);
-  measure(bench);
+  if (!bench.work.green) measure(bench);
   coat(bench, false);
   fitIn(bench, 'at the end');
+}
+
+/** Wet wood rests before anything has to fit it, and before it is finished. */
+function rest({ work, wood, writer }: Bench): void {
+  if (!work.green) return;
+  writer.dry({
+    wood,
+    minutesUntilDry: work.green.dries,
+    title: 'Let it dry',
+    words: [
+      'In its own shavings or a paper bag, away from sun and stove. It is dry when two weighings a week apart are the same.',
+      'Afterwards it is oval: what has to be round or to fit is cut then.',
+    ],
+    stage: 'surface',
+    minutes: each(MINUTES.rest),
+  });
 }
 
 /** What hides the wood is not measured through. */

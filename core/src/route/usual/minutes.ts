@@ -27,6 +27,7 @@ export const MINUTES = {
   part: 0.6,
   tip: 0.6,
   measurePerStation: 0.25,
+  rest: 1,
 };
 
 /**

@@ -11,6 +11,7 @@ export function prepare(bench: Bench): void {
   writer.saw({
     wood,
     form: work.stock,
+    ...(work.green ? { moisture: 'green' as const } : {}),
     pieces: bench.lies.map(({ before }, i) => ({
       partId: work.part.id,
       n: i + 1,

@@ -48,6 +48,8 @@ export interface Work {
   /** pieces that lie end to end in one blank, and the waste between two of them */
   perBlank: number;
   gap: number;
+  /** it is turned wet: how long it takes to dry afterwards as far as that is known, minutes; null where it is dry */
+  green: { dries: number | null } | null;
   /** how its centres are found, in words */
   centring: readonly string[];
   /** leg of the corners that are sawn off before roughing; null where they stay */
