@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { NestExpressApplication } from '@nestjs/platform-express';
-import { STARTING_FORMS, type RunEventBody } from '@compas/core';
+import { progressOf, STARTING_FORMS, type RunEventBody } from '@compas/core';
 import {
   choices,
   eventsOf,
@@ -95,6 +95,45 @@ describe('a batch', () => {
     expect((await snapshotAt(owner, batch)).plan.parts[0].material.id).toBe('maple');
     const other = await owner.post(`/api/batches/${batch.id}/plans`).send(choices(5)).expect(422);
     expect(other.body.detail).toContain('This batch has 3 pieces');
+  });
+
+  it('planned anew opens again what the wood of a piece does not show any more, and leaves the rest done', async () => {
+    const maker = await newOwner(app);
+    const withPaper = async (...grits: number[]) => {
+      const { body: found } = await maker.get('/api/workshop').expect(200);
+      const { name, version, body } = found as { name: string; version: number; body: object };
+      const abrasives = grits.map((grit) => ({ id: `p${grit}`, grit, scale: 'P' }));
+      await maker
+        .put('/api/workshop')
+        .send({ name, basedOn: version, body: { ...body, abrasives } })
+        .expect(200);
+    };
+    await withPaper(120, 180, 240);
+    const batch = await newBatch(maker);
+    const { plan } = await snapshotAt(maker, batch);
+    const { steps } = plan.parts[0];
+    const shaped = steps.slice(0, steps.findLastIndex((s) => s.operation?.doing === 'shape') + 1);
+    // the clock of that tablet is three hours ahead
+    const ahead = new Date(Date.now() + 3 * 3_600_000).toISOString();
+    const done = shaped.map((s) => ({ ...event({ kind: 'done', stepId: s.id }, 1), at: ahead }));
+    await maker.post(`/api/batches/${batch.id}/events`).send({ events: done }).expect(200);
+    // without paper nothing is left for sanding: what was turned fat is turned down
+    await withPaper();
+    const again = await maker.post(`/api/batches/${batch.id}/plans`).send(choices()).expect(201);
+    const opened = (await eventsOf(maker, batch)).filter((e) => e.body.kind === 'reopened');
+    expect(opened.length).toBeGreaterThan(0);
+    expect(opened.every((e) => e.planVersion === 2 && e.piece === 1 && e.at > ahead)).toBe(true);
+    const ids = opened.map((e) => (e.body.kind === 'reopened' ? e.body.stepId : ''));
+    expect(ids.some((id) => id.startsWith('shape:'))).toBe(true);
+    expect(ids.some((id) => id.startsWith('saw:') || id.startsWith('bore:'))).toBe(false);
+    const { plan: next } = await snapshotAt(maker, again.body as typeof batch);
+    const { pieces } = progressOf(3, await eventsOf(maker, batch), next.parts[0].steps);
+    expect(shaped.filter((s) => pieces[0]!.done.has(s.id)).length).toBe(shaped.length - opened.length);
+    // planned once more nothing has to be done over
+    await maker.post(`/api/batches/${batch.id}/plans`).send(choices()).expect(201);
+    expect((await eventsOf(maker, batch)).filter((e) => e.body.kind === 'reopened')).toHaveLength(
+      opened.length,
+    );
   });
 
   it('is not kept where it could not be made so: the field, why, and what would do', async () => {

@@ -4,17 +4,19 @@ import { carriedOver } from './carriedOver.js';
 import { exampleInputs } from './exampleShop.js';
 import { snapshotOf } from './snapshot.js';
 
-const stepsOf = (neck: number, waste = 10) => {
+/** The example stopper with a neck of so much, made with so much waste at the tail. */
+function planned(neck: number, waste = 10) {
   const inputs = exampleInputs(3);
-  const [cylinder, cove, ...rest] = inputs.pattern.parts[0].turnings[0].elements;
-  if (cove?.kind !== 'cove') throw new Error('The example has no cove.');
-  inputs.pattern.parts[0].turnings[0].elements = [cylinder!, { ...cove, bottom: dim(neck) }, ...rest];
+  const [part] = inputs.pattern.parts;
+  const [turning] = part.turnings;
+  turning.elements = turning.elements.map((e) => (e.kind === 'cove' ? { ...e, bottom: dim(neck) } : e));
   inputs.workshop.allowances.wasteTail = waste;
-  return snapshotOf(inputs).plan.parts[0].steps;
-};
+  return { part, after: snapshotOf(inputs).plan.parts[0] };
+}
 
-describe('what is done, in a plan made anew', () => {
-  const before = stepsOf(19);
+describe('a piece under way, in a plan made anew', () => {
+  const { part, after: old } = planned(19);
+  const before = old.steps;
   const progress = (done: Record<number, string[]>) => {
     const events = Object.entries(done).flatMap(([piece, ids]) =>
       ids.map((stepId, i): RunEvent => ({
@@ -30,39 +32,54 @@ describe('what is done, in a plan made anew', () => {
     return progressOf(3, events, before).pieces;
   };
   const upTo = (id: string) => before.slice(0, before.findIndex((s) => s.id === id) + 1).map((s) => s.id);
+  const thinner = planned(17);
+  const neck = before.find((s) => s.operation?.doing === 'shape' && s.title === 'Neck')!.id;
+  const sanded = before.findLast((s) => s.operation?.doing === 'sanded')!.id;
 
   it('is not spoken of where nothing that is done changes', () => {
     const all = before.map((s) => s.id);
-    expect(carriedOver(before, before, progress({ 1: all, 2: upTo('rough:round') }))).toEqual([]);
-    // the neck gets thinner: who has not cut it yet goes on with the new figure
-    expect(carriedOver(before, stepsOf(17), progress({ 2: upTo('rough:round') }))).toEqual([]);
-  });
-
-  it('names each piece on which a cut that is done would be another one now', () => {
-    const cove = before.find((s) => s.operation?.doing === 'shape' && s.title === 'Neck')!;
-    const found = carriedOver(before, stepsOf(17), progress({ 1: upTo(cove.id), 2: upTo('rough:round') }));
-    expect(found.map((f) => f.piece)).toEqual([1]);
-    const words = found[0]!.otherwise.map((o) => o.words);
-    expect(words.some((w) => w.startsWith('Neck: '))).toBe(true);
-    expect(words.every((w) => w.includes(' instead of '))).toBe(true);
-    expect(found[0]!.gone).toEqual([]);
-  });
-
-  it('names what is done and gone, and what would have had to come before', () => {
-    const fewer = before.filter((s) => s.id !== 'rough:round');
-    const lost = carriedOver(before, fewer, progress({ 1: upTo('rough:round') }));
-    expect(lost[0]!.gone.map((s) => s.id)).toEqual(['rough:round']);
-    const back = carriedOver(
-      fewer,
-      before,
-      progress({ 1: before.map((s) => s.id).filter((id) => id !== 'rough:round') }),
+    expect(carriedOver(before, old, part, progress({ 1: all, 2: upTo('rough:round') }))).toEqual([]);
+    // who has not cut the neck yet goes on with the new figure
+    expect(carriedOver(before, thinner.after, thinner.part, progress({ 2: upTo('rough:round') }))).toEqual(
+      [],
     );
-    expect(back[0]!.passed.map((s) => s.id)).toEqual(['rough:round']);
   });
 
-  it('leaves rejected pieces and those that nobody has begun alone', () => {
-    const [one, ...others] = progress({ 1: before.map((s) => s.id) });
+  it('whose neck is to be thinner has that cut and what was sanded over it before it again, and no more', () => {
+    const [found, ...others] = carriedOver(
+      before,
+      thinner.after,
+      thinner.part,
+      progress({ 1: upTo(sanded), 2: upTo('rough:round') }),
+    );
+    expect(others).toEqual([]);
+    expect(found).toMatchObject({ piece: 1, gone: [], lost: [] });
+    const again = found!.again.map((s) => s.id);
+    expect(again).toContain(neck);
+    expect(again).toContain(sanded);
+    expect(again.filter((id) => id.startsWith('shape:'))).toEqual([neck]);
+    expect(found!.otherwise.map((o) => o.words).some((w) => w.startsWith('Neck: '))).toBe(true);
+    expect(found!.left).toBeGreaterThanOrEqual(again.length);
+  });
+
+  it('whose neck is to be thicker can no longer become it, and that is said by name', () => {
+    const thicker = planned(22);
+    const [found] = carriedOver(before, thicker.after, thicker.part, progress({ 1: upTo(neck) }));
+    expect(found!.lost.join()).toContain('neck: cut deeper than it is drawn');
+    expect(found!.again.map((s) => s.id)).not.toContain(neck);
+  });
+
+  it('names what is done and gone', () => {
+    const steps = before.filter((s) => s.id !== 'rough:round');
+    const [found] = carriedOver(before, { ...old, steps }, part, progress({ 1: upTo('rough:round') }));
+    expect(found!.gone.map((s) => s.id)).toEqual(['rough:round']);
+  });
+
+  it('is left alone where it was rejected, nobody has begun it, or its plan knows no wood', () => {
+    const [one, ...others] = progress({ 1: upTo(neck) });
     const rejected = { ...one!, rejected: { stepId: 'x', cause: 'check', at: '' } };
-    expect(carriedOver(before, stepsOf(17), [rejected, ...others])).toEqual([]);
+    expect(carriedOver(before, thinner.after, thinner.part, [rejected, ...others])).toEqual([]);
+    const bare = before.map(({ operation: _, ...step }) => step);
+    expect(carriedOver(bare, thinner.after, thinner.part, [one!])).toEqual([]);
   });
 });

@@ -1,7 +1,7 @@
 import { endForEnd, placedIn, STOCK, type Placement, type Skin } from '../pattern/index.js';
 import { across } from './stretch.js';
 import type { Effect, Operation } from './operation.js';
-import type { PieceIn, Shop, SurfaceRef, Wood } from './shop.js';
+import { EMPTY_SHOP, type PieceIn, type Shop, type SurfaceRef, type Wood } from './shop.js';
 
 /** The shop after an operation. Woods that it does not touch are the same objects as before. */
 export const applied = (shop: Shop, operation: Operation): Shop =>
@@ -50,6 +50,9 @@ function withEffect(shop: Shop, effect: Effect, operation: Operation): Shop {
       return joined(shop, effect, operation.id);
   }
 }
+
+/** The shop after operations that were done one after the other on nothing. */
+export const appliedAll = (operations: readonly Operation[]): Shop => operations.reduce(applied, EMPTY_SHOP);
 
 const changed = (shop: Shop, id: string, change: (wood: Wood) => Wood): Shop => ({
   ...shop,

@@ -97,6 +97,7 @@ const ROUND = [3, 48, 93, 138, 183, 228, 273, 318];
 /** How deep below the cut, or outside of it, wood is looked for, mm. */
 const DEPTHS = [0.02, 1];
 const DEEPEST = 1;
+const HAIR = 1e-6;
 
 /** The body as it is felt where a skin cuts. */
 function near(body: Body, skin: Skin): Probe {
@@ -113,7 +114,7 @@ const turnsWith = (body: Body, { axis }: Skin): number =>
   sameLine(HERE, axis) === null ? 0 : (roundTo(body) ?? 0);
 
 /** Stretch of its axis in which a skin takes something away, or null. mm */
-function takenFrom(body: Body, skin: Skin): Stretch | null {
+export function takenFrom(body: Body, skin: Skin): Stretch | null {
   const sign = skin.side === 'outside' ? 1 : -1;
   const has = near(body, skin);
   const turns = turnsWith(body, skin);
@@ -121,10 +122,13 @@ function takenFrom(body: Body, skin: Skin): Stretch | null {
     const radius = skinRadius(skin, x);
     if (radius === null) return false;
     return directions(radius + DEEPEST < turns).some((angle) =>
-      DEPTHS.some((deep) => has(aroundAt(skin.axis, angle, x, radius + sign * deep))),
+      DEPTHS.some(
+        (deep) => radius + sign * deep > 0 && has(aroundAt(skin.axis, angle, x, radius + sign * deep)),
+      ),
     );
   };
-  const at = ({ x0, x1 }: Stretch, i: number) => x0 + (i / PLACES) * (x1 - x0);
+  // a hair inside of its ends, where the neighbour's surface begins
+  const at = ({ x0, x1 }: Stretch, i: number) => x0 + HAIR + (i / PLACES) * (x1 - x0 - 2 * HAIR);
   const xs = skin.profile
     .filter((s) => s.x1 > s.x0)
     .flatMap((s) => Array.from({ length: PLACES + 1 }, (_, i) => at(s, i)));

@@ -1,9 +1,11 @@
+export { appliedAll } from './apply.js';
 export { covers } from './covers.js';
 export { type Lengths, type Operation, type OperationKind, type Route } from './operation.js';
 export { play, type Played } from './play.js';
 export { routeText } from './routeText.js';
 export { type OrderLock, type Place, type SetupState, setupKey, type Step, type Wait } from './step.js';
 export { besideInBlank, shopBefore, type StandingWood, standingBefore } from './standing.js';
+export { restOf } from './rest.js';
 export { runsOf, type StepRun } from './runs.js';
 export { stepsOf } from './steps.js';
 export { NoWay } from './usual/noWay.js';

@@ -11,6 +11,7 @@ import { BatchController } from './batch.controller.js';
 import { BatchService } from './batch.service.js';
 import { EventStore } from './eventStore.js';
 import { PieceSummaries } from './pieceSummaries.js';
+import { PiecesUnderWay } from './piecesUnderWay.js';
 import { SnapshotController } from './snapshot.controller.js';
 
 @Module({
@@ -22,7 +23,7 @@ import { SnapshotController } from './snapshot.controller.js';
     HardwareModule,
   ],
   controllers: [BatchController, SnapshotController],
-  providers: [BatchService, EventStore, PieceSummaries],
+  providers: [BatchService, EventStore, PieceSummaries, PiecesUnderWay],
   exports: [BatchService, EventStore],
 })
 export class BatchModule {}

@@ -33,6 +33,7 @@ import { EventStore } from './eventStore.js';
 import { OrderEntity, OrderLineEntity } from './order.entity.js';
 import { PieceSummaries } from './pieceSummaries.js';
 import { keptPlan } from './refill.js';
+import { PiecesUnderWay } from './piecesUnderWay.js';
 import { PlanVersionEntity } from './planVersion.entity.js';
 
 const COLUMNS = `b.id, b.name, o.customer, to_char(o.due, 'YYYY-MM-DD') AS due, b.pattern_id AS "patternId", p.name AS "patternName", b.revision,
@@ -97,6 +98,7 @@ export class BatchService {
     private readonly drying: DryingService,
     private readonly events: EventStore,
     private readonly summaries: PieceSummaries,
+    private readonly underWay: PiecesUnderWay,
     private readonly rows: SharedRows,
   ) {}
 
@@ -193,8 +195,9 @@ export class BatchService {
   }
 
   /**
-   * Plans the same batch anew with what the workshop owns now; the version before stays. Whoever records
-   * meanwhile waits, and whoever plans at the same time is told who was faster.
+   * Plans the same batch anew with what the workshop owns now; the version before stays. What is done on a piece and
+   * its wood does not show any more is opened again. Whoever records meanwhile waits, and whoever plans at the same
+   * time is told who was faster.
    */
   async replan(id: string, { basedOn, ...choices }: ReplanDto): Promise<BatchDetailView> {
     const batch = await this.rows.locked(BatchEntity, id, 'batch');
@@ -216,12 +219,14 @@ export class BatchService {
     const { workshopId } = acting;
     const version = batch.planVersion + 1;
     const kept = keptPlan(snapshot);
+    const again = await this.underWay.doneAnew(batch, snapshot);
     await manager.insert(PlanVersionEntity, { workshopId, batchId: id, version, ...kept });
     await manager.update(
       BatchEntity,
       { workshopId, id },
       { planVersion: version, summaryRule: this.summaries.rule, ...this.rows.next(batch) },
     );
+    await this.underWay.reopen(id, version, again);
     await this.summaries.refresh(manager, id, kept.summary.steps);
     return this.show(id);
   }

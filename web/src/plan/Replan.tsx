@@ -61,7 +61,7 @@ export function Replan({ batch, onDone }: { batch: BatchDetail; onDone: () => vo
           </li>
         ))}
       </ul>
-      <UnderWay carried={carriedOver(steps, after.parts[0].steps, pieces)} />
+      <UnderWay carried={carriedOver(steps, after.parts[0], partOf(batch), pieces)} />
       <Trouble error={replan.error} />
       <Button type="primary" disabled={words.length === 0} loading={replan.isPending} onClick={again}>
         Keep it as plan {batch.planVersion + 1}
@@ -78,7 +78,7 @@ function UnderWay({ carried }: { carried: CarriedOver[] }) {
     <section aria-label="Pieces under way">
       <h3>▲ Done already, and otherwise in the new plan:</h3>
       <ul>
-        {carried.map(({ piece, otherwise, gone, passed }) => (
+        {carried.map(({ piece, otherwise, gone, again, lost, left }) => (
           <li key={piece}>
             <b>Piece {piece}</b>
             <ul>
@@ -90,9 +90,13 @@ function UnderWay({ carried }: { carried: CarriedOver[] }) {
               {gone.map((s) => (
                 <li key={s.id}>{s.title}: done; the new plan has no such step.</li>
               ))}
-              {passed.map((s) => (
-                <li key={s.id}>{s.title}: still to be done, and it would have come before what is done.</li>
+              {lost.map((words) => (
+                <li key={words}>
+                  <b>■ It can no longer become that:</b> <Say text={words} />
+                </li>
               ))}
+              {again.length > 0 && <li>To be done again: {again.map((s) => s.title).join(', ')}.</li>}
+              <li className="soft">{left} steps are left on it.</li>
             </ul>
           </li>
         ))}
@@ -100,3 +104,8 @@ function UnderWay({ carried }: { carried: CarriedOver[] }) {
     </section>
   );
 }
+
+const partOf = ({ snapshot: { inputs, plan } }: BatchDetail) => {
+  const [{ partId }] = plan.parts;
+  return inputs.pattern.parts.find((p) => p.id === partId) ?? inputs.pattern.parts[0];
+};
