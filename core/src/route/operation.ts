@@ -32,7 +32,7 @@ export interface Said {
 }
 
 /** A ring as it is undercut: from where to where along the axis, and its inside radius. mm */
-export interface FreeRing {
+interface FreeRing {
   x0: number;
   x1: number;
   r: number;

@@ -34,7 +34,7 @@ export interface Timer {
 }
 
 /** Of several pieces that lie in one blank: whose a step is, counted from the end that is worked first; null is all of theirs. */
-export interface Share {
+interface Share {
   place: number | null;
   of: number;
 }

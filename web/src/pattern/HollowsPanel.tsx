@@ -3,7 +3,7 @@ import { Button, Input, InputNumber, Select } from 'antd';
 import { choicesOf } from '../ui/choices.js';
 import { Length } from '../ui/Length.js';
 import { LengthInput } from '../ui/LengthInput.js';
-import { addHollow, changeHollows } from './editing.js';
+import { addHollow, changeHollows } from './hollowsAndRings.js';
 import { useEditor } from './editor.js';
 
 /** Bowls, recesses and undercuts: each has a profile of its own, from its rim into the wood. */

@@ -2,7 +2,7 @@ import { outlineOf, ringPlace, type CaptiveRing, type Dimension } from '@compas/
 import { Button, Input } from 'antd';
 import { Length } from '../ui/Length.js';
 import { LengthInput } from '../ui/LengthInput.js';
-import { addRing, changeRings } from './editing.js';
+import { addRing, changeRings } from './hollowsAndRings.js';
 import { useEditor } from './editor.js';
 
 /** Rings that are turned out of the same wood, round the shaft they stay on. */

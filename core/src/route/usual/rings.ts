@@ -12,7 +12,7 @@ import { each, MINUTES } from './minutes.js';
 import { between } from './profiles.js';
 
 /** The rings whose middle lies on an element, with where they are turned. */
-export const ringsOn = ({ work }: Bench, elementId: string): { ring: CaptiveRing; place: RingPlace }[] => {
+const ringsOn = ({ work }: Bench, elementId: string): { ring: CaptiveRing; place: RingPlace }[] => {
   const span = work.outline.spans.find((s) => s.element.id === elementId);
   return (work.part.rings ?? [])
     .filter(({ at }) => span && at.mm >= span.x0 && at.mm < span.x1)
