@@ -3,7 +3,7 @@ import { progressOf } from './progress.js';
 import { restOfRun } from './restOfRun.js';
 
 const step = (id: string, rest: Partial<Step> = {}): Step =>
-  ({ id, measures: [], trialFit: false, ...rest }) as unknown as Step;
+  ({ id, measures: [], trialFit: false, locks: [], ...rest }) as unknown as Step;
 const [piece] = progressOf(1, [], []).pieces;
 const ids = (steps: Step[], id: string, at = piece!) => restOfRun(steps, id, at).map((s) => s.id);
 
@@ -42,5 +42,33 @@ describe('what one tap ends', () => {
     };
     const [marked] = progressOf(1, [done], steps).pieces;
     expect(ids(steps, 'rough', marked)).toEqual(['rough']);
+  });
+
+  it('stops before what waits for another piece of the blank, until that is done or given up', () => {
+    const share = (place: number | null) => ({ share: { place, of: 2 } });
+    const blank = [
+      step('nib', { run: 0, ...share(1) }),
+      step('nib (2)', { run: 0, ...share(2) }),
+      step('off', {
+        run: 0,
+        ...share(null),
+        locks: ['nib', 'nib (2)'].map((stepId) => ({ stepId, reason: 'it is held until then.' })),
+      }),
+    ];
+    const done = (piece: number, sequence: number, stepId: string) => ({
+      id: `${sequence}`,
+      piece,
+      at: `2026-03-02T08:0${sequence}:00.000Z`,
+      device: 't',
+      sequence,
+      planVersion: 1,
+      body: { kind: 'done' as const, stepId },
+    });
+    const of = (...events: ReturnType<typeof done>[]) => progressOf(2, events, blank).pieces;
+    expect(ids(blank, 'nib', of()[0])).toEqual(['nib']);
+    expect(ids(blank, 'nib', of(done(2, 1, 'nib (2)'))[0])).toEqual(['nib', 'off']);
+    expect(ids(blank, 'nib (2)', of(done(1, 1, 'nib'))[1])).toEqual(['nib (2)', 'off']);
+    // alone in the last blank nothing is waited for
+    expect(ids(blank, 'nib', progressOf(1, [], blank).pieces[0])).toEqual(['nib', 'off']);
   });
 });

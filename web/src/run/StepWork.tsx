@@ -55,7 +55,7 @@ export function StepWork(props: StepWorkProps) {
   );
   const unchecked = checks.some((c) => !state.checked.has(c.id));
   const closed = state.done.has(step.id) || state.rejected !== null;
-  const rest = restOfRun(stepsOfPiece(part.steps, state.piece), step.id, state);
+  const rest = restOfRun(part.steps, step.id, state);
   const finish = async (steps: readonly Step[]) => {
     await record(...steps.map(({ id }): RunEventBody => ({ kind: 'done', stepId: id })));
     onLeave();

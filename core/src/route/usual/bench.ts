@@ -68,7 +68,7 @@ export class Bench {
     this.writer.place = null;
   }
 
-  /** Whether the next piece, not waste, lies beyond the drive end of this one. */
+  /** Whether waste, not another piece, lies beyond the drive end of this one. */
   get isLast(): boolean {
     return this.place === this.work.perBlank;
   }
