@@ -5,11 +5,11 @@ import { leastHollowWall, type Outline, type Part } from '../pattern/index.js';
 
 /** Thin walls of hollows, pieces that sweep too far when they lie across, and that what is worked out of the solid does not know of them. */
 export function hollowFindings(
-  { id, hollows = [] }: Part,
+  { id, hollows = [], rings = [] }: Part,
   outline: Outline,
   { allowances: { leastWall }, lathe }: Workshop,
 ): Finding[] {
-  if (hollows.length === 0) return [];
+  if (hollows.length + rings.length === 0) return [];
   const thin = hollows.flatMap((hollow): Finding[] => {
     const { wall, x } = leastHollowWall(hollow, outline);
     if (wall >= leastWall || wall <= 0) return [];
@@ -49,7 +49,7 @@ export function hollowFindings(
       severity: 'note',
       stage: 'pattern',
       partId: id,
-      what: 'Mass, balance and the least stiff place are those of the piece without its hollows.',
+      what: 'Mass, balance and the least stiff place do not know its hollows and loose rings.',
       why: 'They are worked out from the outside and the holes along it.',
       remedy: 'Nothing to do; weigh a finished piece where it matters.',
     },

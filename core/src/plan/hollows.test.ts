@@ -4,6 +4,7 @@ import { checkPattern, type Element, type Hollow, type Part, type PatternBody } 
 import { differences } from '../route/byHand/all.js';
 import { routed } from './exampleRoute.js';
 import { exampleInputs } from './exampleShop.js';
+import { oddNumbers } from './oddNumbers.js';
 import { snapshotOf } from './snapshot.js';
 
 const cylinder = (id: string, length: number): Element => ({ kind: 'cylinder', id, length: dim(length) });
@@ -141,6 +142,22 @@ describe('hollows are made where they are drawn', () => {
     expect(none(cup({ opens: 'reference' }), 'chuck')?.why).toContain('the one that is held');
     const askew = { shift: dim(0), direction: 90, tilt: 60, along: dim(21.5) };
     expect(none(ladle({ axis: askew }), 'between centres')?.why).toContain('neither in an end nor straight');
+  });
+
+  it.each([
+    ['in an end, its profile empty', cup({ elements: [] })],
+    ['in a side, its profile empty', ladle({ elements: [] })],
+    ['in a side that nobody named', cup({ opens: 'side' })],
+    ['deeper than the piece', cup({ elements: [cylinder('w', 500)] })],
+    ['its rim far above the wood', ladle({ rim: dim(300) })],
+  ])('half drawn, %s, it is planned without a number that is none', (_, part) => {
+    for (const mount of ['between centres', 'chuck'] as const) {
+      const inputs = exampleInputs(1);
+      inputs.pattern = bodyOf(part);
+      inputs.order.mount = mount;
+      expect(checkPattern(inputs.pattern)).not.toEqual([]);
+      expect(oddNumbers(snapshotOf(inputs).plan.parts[0].steps)).toEqual([]);
+    }
   });
 
   it('goes as slow across as its far end sweeps, and not at all where that strikes the bed', () => {

@@ -11,6 +11,7 @@ import { differences } from '../route/byHand/all.js';
 import { play, standingBefore } from '../route/index.js';
 import { routed } from './exampleRoute.js';
 import { exampleInputs } from './exampleShop.js';
+import { oddNumbers } from './oddNumbers.js';
 import { snapshotOf } from './snapshot.js';
 
 const rattle = () => STARTING_FORMS.find((f) => f.id === 'rattle')!.body({}, 'maple');
@@ -82,6 +83,25 @@ describe('rings that are turned round their shaft', () => {
     expect(rings[0]!.every((p) => p.x >= pieceAt + place.x0 - 0.6 && p.x <= pieceAt + place.x1 + 0.6)).toBe(
       true,
     );
+  });
+
+  it.each([
+    ['without width', { width: dim(0) }],
+    ['before the part', { at: dim(-50) }],
+    ['beyond it', { at: dim(9999) }],
+    ['wider than it', { width: dim(500) }],
+    ['without play', { play: dim(-5) }],
+    ['larger than any ring', { play: dim(500) }],
+  ])('half drawn, %s, it is planned without a number that is none', (_, change) => {
+    for (const mount of ['between centres', 'chuck'] as const) {
+      const inputs = exampleInputs(1);
+      const body = rattle();
+      const [ring] = body.parts[0].rings!;
+      inputs.pattern = { ...body, parts: [{ ...body.parts[0], rings: [{ ...ring!, ...change }] }] };
+      inputs.order.mount = mount;
+      expect(checkPattern(inputs.pattern)).not.toEqual([]);
+      expect(oddNumbers(snapshotOf(inputs).plan.parts[0].steps)).toEqual([]);
+    }
   });
 
   it('is refused where it cannot be made, would slip off or come apart', () => {

@@ -7,8 +7,9 @@ import { furtherAxis } from './holds.js';
 import { each, MINUTES } from './minutes.js';
 import { NoWay } from './noWay.js';
 
+/** Those that open there; one whose profile is still empty is no hollow yet. */
 const opening = ({ work }: Bench, opens: Hollow['opens']): Hollow[] =>
-  (work.part.hollows ?? []).filter((h) => h.opens === opens);
+  (work.part.hollows ?? []).filter((h) => h.opens === opens && wallOf(h).length > 0);
 
 /** Minutes to hollow and to rub it out: so much to begin it, and by the area of its wall. */
 function minutesOf(wall: Outline, perCm2: number): number {

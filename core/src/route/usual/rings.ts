@@ -10,11 +10,15 @@ import {
 import type { Bench } from './bench.js';
 import { each, MINUTES } from './minutes.js';
 import { between } from './profiles.js';
+import type { Work } from './work.js';
+
+/** Its rings; one without any width is none yet. */
+const turnedRings = ({ part }: Work): CaptiveRing[] => (part.rings ?? []).filter((r) => r.width.mm > 0);
 
 /** The rings whose middle lies on an element, with where they are turned. */
 const ringsOn = ({ work }: Bench, elementId: string): { ring: CaptiveRing; place: RingPlace }[] => {
   const span = work.outline.spans.find((s) => s.element.id === elementId);
-  return (work.part.rings ?? [])
+  return turnedRings(work)
     .filter(({ at }) => span && at.mm >= span.x0 && at.mm < span.x1)
     .map((ring) => ({ ring, place: ringPlace(ring, work.outline) }))
     .sort((a, b) => a.place.x0 - b.place.x0);
@@ -22,14 +26,14 @@ const ringsOn = ({ work }: Bench, elementId: string): { ring: CaptiveRing; place
 
 /** Whether nothing of a stretch of the part lies where a ring is turned. mm */
 export const clearOfRings = ({ work }: Bench, { x0, x1 }: { x0: number; x1: number }): boolean =>
-  (work.part.rings ?? []).every((ring) => {
+  turnedRings(work).every((ring) => {
     const place = ringPlace(ring, work.outline);
     return x1 <= place.x0 || x0 >= place.x1;
   });
 
 /** What of a profile lies beside the rings: one stretch before each, and one after the last. */
 export function besideRings({ work }: Bench, segments: readonly Segment[]): Segment[][] {
-  const zones = (work.part.rings ?? [])
+  const zones = turnedRings(work)
     .map((ring) => ringPlace(ring, work.outline))
     .sort((a, b) => a.x0 - b.x0);
   const edges = [-Infinity, ...zones.flatMap(({ x0, x1 }) => [x0, x1]), Infinity];
