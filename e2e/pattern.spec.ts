@@ -182,7 +182,9 @@ test('a sample is copied by a calliper that types: the next row stands ready', a
   await expect(page.getByRole('textbox', { name: 'taper, end diameter' })).toHaveValue('24');
 });
 
-test('parts that join keep in step, and an item of two parts is ordered part by part', async ({ page }) => {
+test('parts that join keep in step, and an item of two parts is ordered whole, or one part of it', async ({
+  page,
+}) => {
   await enterDemo(page);
   await newFrom(page, /launched by a cord/, 'Harbour top');
   await page.getByRole('tab', { name: /Parts and joins \(2\)/ }).click();
@@ -195,9 +197,10 @@ test('parts that join keep in step, and an item of two parts is ordered part by 
   await page.getByRole('button', { name: 'See it in the round' }).click();
   await expect(page.locator('.round-view canvas')).toBeVisible();
   await page.getByRole('link', { name: 'Order some' }).click();
-  await expect(page.getByRole('combobox', { name: 'Which part' })).toBeVisible();
-  await choose(page, 'Which part', 'Stem');
+  await expect(page.getByRole('radiogroup', { name: 'Part shown' })).toContainText('Body × 12');
+  await choose(page, 'What is made', 'only Stem');
   await expect(page).toHaveURL(/part=part1/);
+  await expect(page.getByRole('radiogroup', { name: 'Part shown' })).toHaveCount(0);
 });
 
 /** Takes hold of a thing and moves it by pixels. */

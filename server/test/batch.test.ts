@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { NestExpressApplication } from '@nestjs/platform-express';
-import { progressOf, STARTING_FORMS, type RunEventBody } from '@compas/core';
+import { lotsOf, progressOf, STARTING_FORMS, type RunEventBody } from '@compas/core';
 import {
   choices,
   eventsOf,
@@ -94,7 +94,7 @@ describe('a batch', () => {
     expect(plan.parts[0].material.id).toBe('walnut');
     expect((await snapshotAt(owner, batch)).plan.parts[0].material.id).toBe('maple');
     const other = await owner.post(`/api/batches/${batch.id}/plans`).send(choices(5)).expect(422);
-    expect(other.body.detail).toContain('This batch has 3 pieces');
+    expect(other.body.detail).toContain('planned for 3 pieces');
   });
 
   it('planned anew opens again what the wood of a piece does not show any more, and leaves the rest done', async () => {
@@ -127,7 +127,7 @@ describe('a batch', () => {
     expect(ids.some((id) => id.startsWith('shape:'))).toBe(true);
     expect(ids.some((id) => id.startsWith('saw:') || id.startsWith('bore:'))).toBe(false);
     const { plan: next } = await snapshotAt(maker, again.body as typeof batch);
-    const { pieces } = progressOf(3, await eventsOf(maker, batch), next.parts[0].steps);
+    const { pieces } = progressOf(lotsOf(next.parts), await eventsOf(maker, batch), next.parts[0].steps);
     expect(shaped.filter((s) => pieces[0]!.done.has(s.id)).length).toBe(shaped.length - opened.length);
     // planned once more nothing has to be done over
     await maker.post(`/api/batches/${batch.id}/plans`).send(choices()).expect(201);

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { NestExpressApplication } from '@nestjs/platform-express';
-import { nextOf, progressOf, summaryOf, type RunEvent } from '@compas/core';
+import { lotsOf, nextOf, progressOf, summaryOf, type RunEvent } from '@compas/core';
 import { DataSource } from 'typeorm';
 import { refill } from '../src/batch/refill.js';
 import { choices, eventsOf, newBatch, newOwner, openApp, snapshotAt, together, type Visitor } from './app.js';
@@ -130,7 +130,7 @@ describe('how far a batch is', () => {
     await send(batch, played.slice(2)).expect(200);
     await send(batch, [...played].reverse()).expect(200);
     await send(batch, played.slice(0, 2)).expect(200);
-    const progress = progressOf(3, played, steps);
+    const progress = progressOf(lotsOf(plan.parts), played, steps);
     const pieces = progress.pieces.map((p) => summaryOf(steps, p));
     const found = await listed(batch.id);
     expect(found).toMatchObject({ stepsDone: 2, rejected: 1 });

@@ -25,9 +25,22 @@ function planned({ body, kit }: DemoPattern, part: Part) {
   return plan(pattern, workshop, { kits }, order, workshop.schools);
 }
 
+/** The plan of eight whole items of a demo pattern. */
+function plannedWhole({ body }: DemoPattern) {
+  const [first, ...rest] = body.parts.map((part) => ({
+    partId: part.id,
+    materialId: part.materialId,
+    finishId: 'polish',
+    perBlank: 1,
+    mount: null,
+  }));
+  const order = { ...first!, pieces: 8, start: '2026-03-02T08:00', due: null, others: rest };
+  return plan(body, workshop, { kits }, order, workshop.schools);
+}
+
 /** A route as it is read aloud at the lathe: each set-up, and in it line by line what is done. */
-const asRead = (part: PartPlan): string =>
-  runsOf(part.steps)
+const asRead = ({ steps: all }: Pick<PartPlan, 'steps'>): string =>
+  runsOf(all)
     .flatMap(({ steps }) => {
       const [first] = steps;
       const { place, holding } = first?.setup ?? { place: '', holding: '' };
@@ -66,3 +79,28 @@ describe.each(PARTS)('the route of the $name', ({ name, demo, part }) => {
     expect(text).toBe(readFileSync(file, 'utf8'));
   });
 });
+
+describe.each(demoPatterns.filter(({ body }) => body.joins !== undefined))(
+  'the $name, put together',
+  ({ name, ...demo }) => {
+    const made = plannedWhole({ name, ...demo });
+
+    it('plays without a Stop, each part as it is made alone', () => {
+      expect(made.findings.filter((f) => f.severity === 'stop').map((f) => f.what)).toEqual([]);
+      for (const part of made.parts) {
+        const alone = planned(
+          { name, ...demo },
+          demo.body.parts.find((p) => p.id === part.partId)!,
+        );
+        expect(part.steps.map((s) => s.title)).toEqual(alone.parts[0].steps.map((s) => s.title));
+      }
+    });
+
+    it('reads as it was read by a person', () => {
+      const file = join(__dirname, 'routes', `${name}, put together.txt`);
+      const text = asRead(made.item!);
+      if (process.env['WRITE_ROUTES'] !== undefined || !existsSync(file)) writeFileSync(file, text);
+      expect(text).toBe(readFileSync(file, 'utf8'));
+    });
+  },
+);

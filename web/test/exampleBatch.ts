@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { snapshotOf, type PlanInputs, type RunEvent, type RunEventBody } from '@compas/core';
+import { lotsOf, snapshotOf, type PlanInputs, type RunEvent, type RunEventBody } from '@compas/core';
 import { exampleInputs } from '../../core/src/plan/exampleShop.js';
 import type { BatchDetail } from '../src/api/batch.js';
 
@@ -10,6 +10,7 @@ export function exampleBatch(
 ): BatchDetail {
   const inputs = exampleInputs(3);
   change(inputs);
+  const snapshot = snapshotOf(inputs);
   return {
     id: '11111111-1111-4111-8111-111111111111',
     name: '3 × Stopper',
@@ -19,12 +20,13 @@ export function exampleBatch(
     patternName: 'Stopper',
     revision: 1,
     pieces: 3,
+    lots: lotsOf(snapshot.plan.parts),
     planVersion: 1,
     putAway: false,
     planHash: 'a1',
     lastEvent: events.length,
     setAside: [],
-    snapshot: snapshotOf(inputs),
+    snapshot,
     events,
   };
 }

@@ -20,7 +20,7 @@ export interface Join {
 }
 
 /** Usual cure when the workshop has not said what its glue needs: typical, the label goes before it. */
-const USUAL_CURE: Record<GlueKind, number> = {
+export const USUAL_CURE: Record<GlueKind, number> = {
   epoxy: 720,
   cyanoacrylate: 10,
   'wood glue': 240,

@@ -4,6 +4,7 @@ import {
   contradictions,
   holdsOn,
   localTime,
+  lotsOf,
   nextAction,
   progressOf,
   scheduleBatch,
@@ -18,6 +19,7 @@ const hours: WorkingHours = {
   timeZone: 'UTC',
   windows: [1, 2, 3, 4, 5].map((weekday) => ({ weekday, from: 480, to: 960 })),
 };
+const lots = (count: number) => lotsOf([{ partId: 'p', pieces: count }]);
 const monday = wallMinutes('2026-03-02T08:00');
 
 const step = (id: string, minutes: number, rest: Partial<Step> = {}): Step => ({
@@ -77,7 +79,7 @@ describe('schedule', () => {
   ];
 
   it('by operation: all sawn, all glued, then turned as each cures', () => {
-    const plan = scheduleBatch(steps, 3, hours, monday, 'by-operation');
+    const plan = scheduleBatch(steps, lots(3), hours, monday, 'by-operation');
     // 11 saw, 14 glued (first at 12), first ready at 72, 4 + 1 + 10 = 87, then 98, 109
     expect(plan.elapsedMinutes).toBe(109);
     expect(plan.handsOnMinutes).toBe(5 + 6 + 3 + 4 + 33);
@@ -85,19 +87,19 @@ describe('schedule', () => {
   });
 
   it('by piece: goes on with the next piece while the first cures', () => {
-    const plan = scheduleBatch(steps, 3, hours, monday, 'by-piece');
+    const plan = scheduleBatch(steps, lots(3), hours, monday, 'by-piece');
     // 5+2+1 = 8 glued, ready at 68; pieces 2 and 3 glued at 11, 14; turn 68 → 83, 94, 105
     expect(plan.elapsedMinutes).toBe(105);
   });
 
   it('a wait keeps back only what is locked by it, and only as long as that needs', () => {
     const label = step('label', 3);
-    const free = scheduleBatch([...steps.slice(0, 2), label], 1, hours, monday, 'by-piece');
+    const free = scheduleBatch([...steps.slice(0, 2), label], lots(1), hours, monday, 'by-piece');
     // 5 + 2 + 1 + 3; the cure itself runs on to 68
     expect(free.spans.find((s) => s.stepId === 'label')?.to).toBe('2026-03-02T08:11');
     expect(free.elapsedMinutes).toBe(68);
     const handled = { ...label, locks: [{ ...cured, minutes: 20 }] };
-    const sooner = scheduleBatch([...steps.slice(0, 2), handled], 1, hours, monday, 'by-piece');
+    const sooner = scheduleBatch([...steps.slice(0, 2), handled], lots(1), hours, monday, 'by-piece');
     expect(sooner.spans.find((s) => s.stepId === 'label')?.to).toBe('2026-03-02T08:31');
   });
 
@@ -110,7 +112,7 @@ describe('schedule', () => {
       step('oil', 1, { run: 2 }),
     ];
     const order = (school: 'by-operation' | 'by-piece' | 'prepare-all') =>
-      scheduleBatch(runs, 2, hours, monday, school).spans.map(
+      scheduleBatch(runs, lots(2), hours, monday, school).spans.map(
         (s) => `${s.stepId} ${s.from.slice(-2)}-${s.to.slice(-2)}`,
       );
     expect(order('by-operation')).toEqual(['drill 00-02', 'rough 02-05', 'shape 03-06', 'oil 06-08']);
@@ -121,8 +123,8 @@ describe('schedule', () => {
   it('hands-on time is never more than elapsed, and set-ups are fewest by operation', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 30 }), (n) => {
-        const a = scheduleBatch(steps, n, hours, monday, 'by-operation');
-        const b = scheduleBatch(steps, n, hours, monday, 'by-piece');
+        const a = scheduleBatch(steps, lots(n), hours, monday, 'by-operation');
+        const b = scheduleBatch(steps, lots(n), hours, monday, 'by-piece');
         return (
           a.handsOnMinutes <= a.elapsedMinutes && b.handsOnMinutes <= b.elapsedMinutes && a.setups <= b.setups
         );
@@ -149,16 +151,16 @@ describe('progress', () => {
   });
 
   it('keeps a step locked until the one before is done and its wait is over', () => {
-    const before = progressOf(1, [], steps).pieces[0]!;
+    const before = progressOf(lots(1), [], steps).pieces[0]!;
     expect(holdsOn(steps[1]!, steps, before, t0)[0]).toMatchObject({ kind: 'lock' });
-    const glued = progressOf(1, [event(1, 0, { kind: 'done', stepId: 'glue' })], steps).pieces[0]!;
+    const glued = progressOf(lots(1), [event(1, 0, { kind: 'done', stepId: 'glue' })], steps).pieces[0]!;
     expect(holdsOn(steps[1]!, steps, glued, t0 + 59 * 60_000)[0]).toMatchObject({
       kind: 'wait',
       until: t0 + 3_600_000,
     });
     expect(holdsOn(steps[1]!, steps, glued, t0 + 60 * 60_000)).toEqual([]);
     const forced = progressOf(
-      1,
+      lots(1),
       [event(1, 0, { kind: 'overridden', stepId: 'turn', why: 'fast glue' })],
       steps,
     ).pieces[0]!;
@@ -175,7 +177,7 @@ describe('progress', () => {
     ];
     const of = (...bodies: RunEventBody[]) =>
       progressOf(
-        1,
+        lots(1),
         bodies.map((body, i) => event(1, i, body)),
         held,
       ).pieces[0]!;
@@ -191,13 +193,13 @@ describe('progress', () => {
 
   it('says what is next: another piece, the wait that ends first, or finished', () => {
     const one = [event(1, 0, { kind: 'done', stepId: 'glue' })];
-    expect(nextAction(steps, progressOf(2, one, steps), 'by-piece', t0)).toMatchObject({
+    expect(nextAction(steps, progressOf(lots(2), one, steps), 'by-piece', t0)).toMatchObject({
       kind: 'do',
       piece: 2,
       step: { id: 'glue' },
     });
     const both = [...one, event(2, 5, { kind: 'done', stepId: 'glue' })];
-    expect(nextAction(steps, progressOf(2, both, steps), 'by-piece', t0 + 600_000)).toMatchObject({
+    expect(nextAction(steps, progressOf(lots(2), both, steps), 'by-piece', t0 + 600_000)).toMatchObject({
       kind: 'wait',
       piece: 1,
       until: t0 + 3_600_000,
@@ -207,7 +209,9 @@ describe('progress', () => {
       event(1, 6, { kind: 'rejected', stepId: 'turn', cause: 'split' }),
       event(2, 90, { kind: 'done', stepId: 'turn' }),
     ];
-    expect(nextAction(steps, progressOf(2, gone, steps), 'by-piece', t0 + 9e6)).toEqual({ kind: 'finished' });
+    expect(nextAction(steps, progressOf(lots(2), gone, steps), 'by-piece', t0 + 9e6)).toEqual({
+      kind: 'finished',
+    });
   });
 
   it('takes a step up again that was called done by mistake', () => {
@@ -215,7 +219,7 @@ describe('progress', () => {
       event(1, 0, { kind: 'done', stepId: 'glue' }),
       event(1, 1, { kind: 'reopened', stepId: 'glue' }),
     ];
-    expect(nextAction(steps, progressOf(1, events, steps), 'by-piece', t0 + 120_000)).toMatchObject({
+    expect(nextAction(steps, progressOf(lots(1), events, steps), 'by-piece', t0 + 120_000)).toMatchObject({
       kind: 'do',
       step: { id: 'glue' },
     });
@@ -229,26 +233,28 @@ describe('progress', () => {
       event(1, 4, { kind: 'corrected', eventId: measured.id, mm: 12, typed: '12.0', why: 'decimal point' }),
       event(2, 5, { kind: 'tried', stepId: 'turn', fits: false, note: '' }),
     ];
-    const straight = progressOf(2, events, steps);
+    const straight = progressOf(lots(2), events, steps);
     expect(straight.readings[0]).toMatchObject({ mm: 12, correctedWhy: 'decimal point' });
     fc.assert(
       fc.property(fc.shuffledSubarray(events, { minLength: events.length }), (shuffled) => {
-        expect(progressOf(2, shuffled, steps)).toEqual(straight);
+        expect(progressOf(lots(2), shuffled, steps)).toEqual(straight);
       }),
     );
   });
 
   it('finds events that contradict each other, and none where an override was given', () => {
     const early = event(1, 0, { kind: 'done', stepId: 'turn' });
-    expect(contradictions(steps, 3, [early]).map((f) => f.id)).toEqual(['run.order.1.turn']);
+    expect(contradictions(steps, lots(3), [early]).map((f) => f.id)).toEqual(['run.order.1.turn']);
     // habit is no lock: what nothing needs may be passed over
     const habit = [...steps, step('label', 1)];
-    expect(contradictions(habit, 3, [event(1, 0, { kind: 'done', stepId: 'label' })])).toEqual([]);
+    expect(contradictions(habit, lots(3), [event(1, 0, { kind: 'done', stepId: 'label' })])).toEqual([]);
     const forced = { ...event(1, -1, { kind: 'overridden', stepId: 'turn', why: 'dry fit' }) };
-    expect(contradictions(steps, 3, [forced, early])).toEqual([]);
+    expect(contradictions(steps, lots(3), [forced, early])).toEqual([]);
     const rejected = event(2, 1, { kind: 'rejected', stepId: 'glue', cause: 'knot' });
     expect(
-      contradictions(steps, 3, [rejected, event(2, 2, { kind: 'done', stepId: 'glue' })]).map((f) => f.id),
+      contradictions(steps, lots(3), [rejected, event(2, 2, { kind: 'done', stepId: 'glue' })]).map(
+        (f) => f.id,
+      ),
     ).toEqual(['run.rejected.2']);
   });
 });

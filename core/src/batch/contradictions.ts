@@ -1,7 +1,7 @@
 import type { Finding } from '../measure/index.js';
 import type { RunEvent } from './event.js';
 import type { Step } from '../route/index.js';
-import { blankMates, blankOf, piecesInBlank, placeInBlank } from './sharedBlank.js';
+import { batchPieces, concerns, type BatchPiece, type Lot } from './lots.js';
 
 /**
  * Events that do not go together, as findings: work on a piece after it was rejected, a step done
@@ -9,17 +9,60 @@ import { blankMates, blankOf, piecesInBlank, placeInBlank } from './sharedBlank.
  */
 export function contradictions(
   steps: readonly Step[],
-  pieces: number,
+  lots: readonly Lot[],
   events: readonly RunEvent[],
 ): Finding[] {
-  const of = piecesInBlank(steps);
+  const pieces = batchPieces(lots, steps);
   const ordered = [...events].sort((a, b) => a.at.localeCompare(b.at) || a.sequence - b.sequence);
   return [
     ...[...grouped(ordered, ({ piece }) => piece)].flatMap(([piece, own]) => afterRejection(piece, own)),
-    ...[...grouped(ordered, ({ piece }) => blankOf(piece, of))].flatMap(([blank, own]) =>
-      outOfOrder(own, openSteps(steps, blankMates(blank * of + 1, of, pieces), own)),
+    ...[...grouped(ordered, ({ piece }) => pieces[piece - 1]?.blank ?? -1)].flatMap(([blank, own]) =>
+      outOfOrder(
+        own,
+        openSteps(
+          steps,
+          pieces.filter((p) => p.blank === blank),
+          own,
+        ),
+      ),
     ),
+    ...joinedTwice(ordered),
   ];
+}
+
+/** A piece can be in one item only; the first that it was put to has it. */
+function joinedTwice(events: readonly RunEvent[]): Finding[] {
+  const findings: Finding[] = [];
+  const taken = new Map<number, RunEvent>();
+  const rejected = new Set<number>();
+  for (const event of events) {
+    const { piece, body, device } = event;
+    if (body.kind === 'rejected') rejected.add(piece);
+    if (body.kind === 'reopened')
+      for (const [n, by] of taken)
+        if (by.piece === piece && by.body.kind === 'joined' && by.body.stepId === body.stepId)
+          taken.delete(n);
+    if (body.kind !== 'joined') continue;
+    for (const n of body.pieces) {
+      const other = taken.get(n);
+      const why = rejected.has(n)
+        ? `It had been rejected before ${device} recorded that.`
+        : other && other.piece !== piece
+          ? `${other.device} had put it to piece ${other.piece} before ${device} recorded that.`
+          : null;
+      if (why !== null)
+        findings.push(
+          finding(
+            `run.joined.${piece}.${n}`,
+            `Piece ${n} was joined to piece ${piece}, and cannot be.`,
+            why,
+            'Look which piece is in which item, and join again the one that is wrong.',
+          ),
+        );
+      else taken.set(n, event);
+    }
+  }
+  return findings;
 }
 
 function grouped(events: readonly RunEvent[], by: (event: RunEvent) => number): Map<number, RunEvent[]> {
@@ -31,18 +74,15 @@ function grouped(events: readonly RunEvent[], by: (event: RunEvent) => number): 
 /** The steps of a blank, without those of places where nothing is made any more: they hold nothing up. */
 function openSteps(
   steps: readonly Step[],
-  mates: readonly number[],
+  mates: readonly BatchPiece[],
   events: readonly RunEvent[],
 ): ReadonlyMap<string, Step> {
   const gone = new Set(events.flatMap(({ piece, body }) => (body.kind === 'rejected' ? [piece] : [])));
-  const made = mates.filter((p) => !gone.has(p));
+  const made = mates.filter((p) => !gone.has(p.piece));
   return new Map(
     steps.flatMap((step) => {
-      const { share } = step;
-      const is =
-        share === undefined ||
-        share.place === null ||
-        made.some((p) => placeInBlank(p, share.of) === share.place);
+      const shared = step.share === undefined || step.share.place === null;
+      const is = (shared ? mates : made).some((p) => concerns(step, p));
       return is ? [[step.id, step] as const] : [];
     }),
   );

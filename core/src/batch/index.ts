@@ -6,7 +6,6 @@ export {
   type Hold,
   holdsOn,
   type OrderedStep,
-  type PieceProgress,
   progressOf,
   type Reading,
   timerKey,
@@ -20,5 +19,19 @@ export {
   summaryOf,
 } from './pieceSummary.js';
 export { restOfRun } from './restOfRun.js';
-export { blankOf, piecesInBlank, stepsOfPiece } from './sharedBlank.js';
+export type { PieceProgress } from './pieceProgress.js';
+export { freePieces } from './joining.js';
+export {
+  type BatchPiece,
+  batchPieces,
+  concerns,
+  type Lot,
+  lotsOf,
+  pieceLabel,
+  plannedLots,
+  piecesIn,
+  piecesInBlank,
+  stepsOfPiece,
+  withSpares,
+} from './lots.js';
 export { contradictions } from './contradictions.js';

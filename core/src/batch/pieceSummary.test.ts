@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { nextOf, summaryOf, type PieceSummary } from './pieceSummary.js';
-import type { OrderedStep, PieceProgress } from './progress.js';
+import type { PieceProgress } from './pieceProgress.js';
+import type { OrderedStep } from './progress.js';
 
 const MINUTE = 60_000;
 const lock = (stepId: string, reason: string) => ({ stepId, reason });
@@ -11,10 +12,18 @@ const steps = [
   { id: 'glue', title: 'Glue it', locks: [], wait: glue },
   { id: 'sand', title: 'Sand it', locks: [lock('glue', 'the glue is hard'), lock('turn', 'it is round')] },
   { id: 'oil', title: 'Oil it', locks: [] },
-] as unknown as OrderedStep[];
+].map((s) => ({ ...s, partId: 'p' })) as unknown as OrderedStep[];
 
 const progress = (done: Record<string, number>, rest: Partial<PieceProgress> = {}): PieceProgress => ({
   piece: 1,
+  partId: 'p',
+  n: 1,
+  blank: 0,
+  place: 1,
+  inBlank: 1,
+  joined: new Map(),
+  carriedBy: null,
+  partners: new Map(),
   done: new Map(Object.entries(done)),
   started: new Map(),
   timers: new Map(),

@@ -1,18 +1,13 @@
 import type { BatchingSchool } from '../measure/index.js';
-import {
-  everyHold,
-  type BatchProgress,
-  type Hold,
-  type OrderedStep,
-  type PieceProgress,
-} from './progress.js';
-import { concerns } from './sharedBlank.js';
+import { everyHold, type BatchProgress, type Hold, type OrderedStep } from './progress.js';
+import type { PieceProgress } from './pieceProgress.js';
+import { concerns } from './lots.js';
 
 /**
  * Number of the rule by which pieces are summed up. It goes up whenever `summaryOf` would give anything
  * else for the same events: what was kept by an older rule is then summed up anew.
  */
-export const SUMMARY_RULE = 2;
+export const SUMMARY_RULE = 3;
 
 /** How far one piece is, without its events: what lists need. It says when a wait ends, not that one runs. */
 export interface PieceSummary {
@@ -39,12 +34,12 @@ interface PieceWait {
 /** Sums up a piece by the steps of the plan that it follows. */
 export function summaryOf(steps: readonly OrderedStep[], piece: PieceProgress): PieceSummary {
   const rejected = piece.rejected !== null;
-  const index = rejected ? -1 : steps.findIndex((s) => concerns(s, piece.piece) && !piece.done.has(s.id));
+  const index = rejected ? -1 : steps.findIndex((s) => concerns(s, piece) && !piece.done.has(s.id));
   const next = steps[index];
   const holds = next ? everyHold(next, steps, piece) : [];
   return {
     piece: piece.piece,
-    stepsDone: steps.filter((s) => concerns(s, piece.piece) && piece.done.has(s.id)).length,
+    stepsDone: steps.filter((s) => concerns(s, piece) && piece.done.has(s.id)).length,
     rejected,
     step: next ? index : null,
     lockedBy: holds.find((h) => h.kind === 'lock')?.reason ?? null,
@@ -61,7 +56,7 @@ function meanwhile(
 ): PieceSummary['meanwhile'] {
   const found: PieceSummary['meanwhile'] = [];
   for (const [i, step] of steps.entries()) {
-    if (i <= after || piece.done.has(step.id) || !concerns(step, piece.piece)) continue;
+    if (i <= after || piece.done.has(step.id) || !concerns(step, piece)) continue;
     const holds = everyHold(step, steps, piece);
     if (holds.some((h) => h.kind === 'lock')) continue;
     found.push({ step: i, waits: holds.flatMap(waitOf) });

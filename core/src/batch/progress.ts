@@ -1,6 +1,8 @@
 import type { RunEvent } from './event.js';
 import type { OrderLock, Step } from '../route/index.js';
-import { blankMates, piecesInBlank, placeInBlank } from './sharedBlank.js';
+import { partnersOf } from './joining.js';
+import { batchPieces, concerns, piecesInBlank, type Lot } from './lots.js';
+import type { PieceProgress } from './pieceProgress.js';
 
 /** A measured value as it stands after corrections. */
 export interface Reading {
@@ -14,22 +16,6 @@ export interface Reading {
   correctedWhy?: string;
 }
 
-export interface PieceProgress {
-  piece: number;
-  /** step → instant (ms) at which it was done */
-  done: Map<string, number>;
-  started: Map<string, number>;
-  /** timer → instant (ms) at which it was begun */
-  timers: Map<string, number>;
-  overridden: Set<string>;
-  tried: Map<string, boolean>;
-  /** acceptance check → whether it held when it was last made */
-  checked: Map<string, boolean>;
-  rejected: { stepId: string; cause: string; at: string } | null;
-  /** places in its blank where nothing is made any more: what was to be done there holds nothing up */
-  given: Set<number>;
-}
-
 export interface BatchProgress {
   pieces: PieceProgress[];
   readings: Reading[];
@@ -41,31 +27,45 @@ export interface BatchProgress {
  * blank is done to all pieces that lie in it: their steps have names of their own, so they share one record.
  */
 export function progressOf(
-  pieces: number,
+  lots: readonly Lot[],
   events: readonly RunEvent[],
-  steps: readonly Pick<Step, 'share'>[],
+  steps: readonly Pick<Step, 'id' | 'partId' | 'share' | 'takes'>[],
 ): BatchProgress {
-  const of = piecesInBlank(steps);
-  const progress: BatchProgress = { pieces: emptyPieces(pieces, of), readings: [] };
+  const progress: BatchProgress = { pieces: emptyPieces(lots, steps), readings: [] };
   for (const event of inOrder(events)) play(progress, event);
-  for (const piece of progress.pieces)
-    if (piece.rejected !== null) piece.given.add(placeInBlank(piece.piece, of));
+  for (const piece of progress.pieces) if (piece.rejected !== null) piece.given.add(piece.place);
+  const partners = partnersOf(progress.pieces, steps);
+  for (const piece of progress.pieces) piece.partners = partners.get(piece.piece) ?? NOBODY;
   return progress;
 }
 
-function emptyPieces(pieces: number, of: number): PieceProgress[] {
-  const found: PieceProgress[] = [];
-  for (let piece = 1; piece <= pieces; piece++) {
-    const [first = piece] = blankMates(piece, of, pieces);
-    const mate = found[first - 1];
-    const blank = mate ?? emptyBlank(blankMates(piece, of, pieces).length, of);
-    found.push({ ...blank, piece, checked: new Map(), rejected: null });
-  }
-  return found;
+const NOBODY: PieceProgress['partners'] = new Map();
+
+function emptyPieces(
+  lots: readonly Lot[],
+  steps: readonly Pick<Step, 'partId' | 'share'>[],
+): PieceProgress[] {
+  const blanks = new Map<number, BlankRecord>();
+  return batchPieces(lots, steps).map((own): PieceProgress => {
+    const blank = blanks.get(own.blank) ?? emptyBlank(own.inBlank, piecesInBlank(steps, own.partId));
+    blanks.set(own.blank, blank);
+    return {
+      ...blank,
+      ...own,
+      checked: new Map(),
+      rejected: null,
+      joined: new Map(),
+      carriedBy: null,
+      partners: NOBODY,
+    };
+  });
 }
 
+/** What all pieces of a blank share. */
+type BlankRecord = Pick<PieceProgress, 'done' | 'started' | 'timers' | 'overridden' | 'tried' | 'given'>;
+
 /** The record of a blank; in the last one places may be left over. */
-const emptyBlank = (holds: number, of: number): Omit<PieceProgress, 'piece' | 'checked' | 'rejected'> => ({
+const emptyBlank = (holds: number, of: number): BlankRecord => ({
   done: new Map(),
   started: new Map(),
   timers: new Map(),
@@ -121,10 +121,35 @@ function play({ pieces, readings }: BatchProgress, { id, piece, at, body }: RunE
     case 'rejected':
       state.rejected = { stepId: body.stepId, cause: body.cause, at };
       return;
+    case 'joined':
+      comeApart(pieces, state, body.stepId);
+      state.joined.set(
+        body.stepId,
+        body.pieces.filter((n) => isFree(pieces[n - 1], state)),
+      );
+      for (const n of state.joined.get(body.stepId) ?? []) {
+        const part = pieces[n - 1];
+        if (part) part.carriedBy = piece;
+      }
+      return;
     case 'reopened':
       state.done.delete(body.stepId);
+      comeApart(pieces, state, body.stepId);
       return;
   }
+}
+
+/** Whoever was first has it: a piece is in one item only, and in none of itself. */
+const isFree = (part: PieceProgress | undefined, to: PieceProgress): boolean =>
+  part !== undefined && part.carriedBy === null && part.piece !== to.piece;
+
+/** What was joined in a step is by itself again. */
+function comeApart(pieces: readonly PieceProgress[], { joined }: PieceProgress, stepId: string): void {
+  for (const n of joined.get(stepId) ?? []) {
+    const part = pieces[n - 1];
+    if (part) part.carriedBy = null;
+  }
+  joined.delete(stepId);
 }
 
 export const timerKey = (stepId: string, timerId: string): string => `${stepId}/${timerId}`;
@@ -138,7 +163,10 @@ export interface Hold {
 }
 
 /** What of a step decides whether it may be done. */
-export type OrderedStep = Pick<Step, 'id' | 'title' | 'locks' | 'wait' | 'run' | 'prepares' | 'share'>;
+export type OrderedStep = Pick<
+  Step,
+  'id' | 'partId' | 'title' | 'locks' | 'wait' | 'run' | 'prepares' | 'share' | 'takes'
+>;
 
 /** How long a step must wait for one that locks it, minutes: what it waits for, or in plans without a route all of it. */
 export const waitBehind = ({ minutes }: OrderLock, before: Pick<Step, 'wait'> | undefined): number =>
@@ -158,7 +186,18 @@ export const holdsOn = (
 /** Locks that are not yet met and all waits before a step of a piece, those that are over included. */
 export function everyHold(step: OrderedStep, steps: readonly OrderedStep[], piece: PieceProgress): Hold[] {
   if (piece.overridden.has(step.id)) return [];
-  return step.locks.flatMap((lock) => holdOf(lock, steps, piece));
+  return [...lacking(step, piece), ...step.locks.flatMap((lock) => holdOf(lock, steps, piece))];
+}
+
+/** A join for which there are not as many pieces as it takes. */
+function lacking({ takes = [], partId }: OrderedStep, { partners }: PieceProgress): Hold[] {
+  const parts = new Set(takes.filter((t) => t !== partId));
+  const short = [...parts].filter(
+    (part) => (partners.get(part)?.length ?? 0) < takes.filter((t) => t === part).length,
+  );
+  return short.length === 0
+    ? []
+    : [{ kind: 'lock', reason: 'No piece is left to go with it: make a spare, or put this one aside.' }];
 }
 
 /** A wait that was gone past once, by leave or by the clock, does not hold what comes after it again. */
@@ -176,7 +215,22 @@ const passedBefore = (
 
 function holdOf(lock: OrderLock, steps: readonly OrderedStep[], piece: PieceProgress): Hold[] {
   const before = steps.find((s) => s.id === lock.stepId);
-  if (!before || piece.given.has(before.share?.place ?? 0)) return [];
+  if (!before) return [];
+  if (before.partId !== piece.partId)
+    return (piece.partners.get(before.partId) ?? []).flatMap((partner) =>
+      concerns(before, partner) ? holdBy(lock, before, steps, partner) : [],
+    );
+  return holdBy(lock, before, steps, piece);
+}
+
+/** What a piece has not behind it of what must come before. */
+function holdBy(
+  lock: OrderLock,
+  before: OrderedStep,
+  steps: readonly OrderedStep[],
+  piece: PieceProgress,
+): Hold[] {
+  if (piece.given.has(before.share?.place ?? 0)) return [];
   const done = piece.done.get(lock.stepId);
   if (done === undefined) return [{ kind: 'lock', reason: `${before.title} comes first: ${lock.reason}` }];
   const minutes = waitBehind(lock, before);

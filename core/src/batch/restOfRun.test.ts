@@ -1,10 +1,12 @@
 import type { Step } from '../route/index.js';
+import { lotsOf } from './lots.js';
 import { progressOf } from './progress.js';
 import { restOfRun } from './restOfRun.js';
 
 const step = (id: string, rest: Partial<Step> = {}): Step =>
-  ({ id, measures: [], trialFit: false, locks: [], ...rest }) as unknown as Step;
-const [piece] = progressOf(1, [], []).pieces;
+  ({ id, partId: 'p', measures: [], trialFit: false, locks: [], ...rest }) as unknown as Step;
+const lots = (count: number) => lotsOf([{ partId: 'p', pieces: count }]);
+const [piece] = progressOf(lots(1), [], []).pieces;
 const ids = (steps: Step[], id: string, at = piece!) => restOfRun(steps, id, at).map((s) => s.id);
 
 describe('what one tap ends', () => {
@@ -40,7 +42,7 @@ describe('what one tap ends', () => {
       planVersion: 1,
       body: { kind: 'done' as const, stepId: 'mark' },
     };
-    const [marked] = progressOf(1, [done], steps).pieces;
+    const [marked] = progressOf(lots(1), [done], steps).pieces;
     expect(ids(steps, 'rough', marked)).toEqual(['rough']);
   });
 
@@ -64,11 +66,11 @@ describe('what one tap ends', () => {
       planVersion: 1,
       body: { kind: 'done' as const, stepId },
     });
-    const of = (...events: ReturnType<typeof done>[]) => progressOf(2, events, blank).pieces;
+    const of = (...events: ReturnType<typeof done>[]) => progressOf(lots(2), events, blank).pieces;
     expect(ids(blank, 'nib', of()[0])).toEqual(['nib']);
     expect(ids(blank, 'nib', of(done(2, 1, 'nib (2)'))[0])).toEqual(['nib', 'off']);
     expect(ids(blank, 'nib (2)', of(done(1, 1, 'nib'))[1])).toEqual(['nib (2)', 'off']);
     // alone in the last blank nothing is waited for
-    expect(ids(blank, 'nib', progressOf(1, [], blank).pieces[0])).toEqual(['nib', 'off']);
+    expect(ids(blank, 'nib', progressOf(lots(1), [], blank).pieces[0])).toEqual(['nib', 'off']);
   });
 });

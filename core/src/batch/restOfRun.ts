@@ -1,6 +1,6 @@
 import type { Step } from '../route/index.js';
-import type { PieceProgress } from './progress.js';
-import { concerns } from './sharedBlank.js';
+import type { PieceProgress } from './pieceProgress.js';
+import { concerns } from './lots.js';
 
 /**
  * The steps that one tap can end: from this one on, those of the piece in its run that are not done, up to what wants a
@@ -9,11 +9,13 @@ import { concerns } from './sharedBlank.js';
  * @param steps all of the plan
  */
 export function restOfRun(steps: readonly Step[], stepId: string, piece: PieceProgress): Step[] {
-  const own = steps.filter((s) => concerns(s, piece.piece));
+  const own = steps.filter((s) => concerns(s, piece));
   const from = own.findIndex((s) => s.id === stepId);
   const step = own[from];
   if (!step) return [];
-  const others = new Map(steps.filter((s) => !concerns(s, piece.piece)).map((s) => [s.id, s]));
+  const others = new Map(
+    steps.filter((s) => s.partId === piece.partId && !concerns(s, piece)).map((s) => [s.id, s]),
+  );
   const rest = [step];
   for (const next of own.slice(from + 1)) {
     if (step.run === undefined || next.run !== step.run || asks(next) || asks(step)) break;
@@ -27,5 +29,5 @@ export function restOfRun(steps: readonly Step[], stepId: string, piece: PiecePr
 const isOpen = (step: Step | undefined, { done, given }: PieceProgress): boolean =>
   step !== undefined && !done.has(step.id) && !given.has(step.share?.place ?? 0);
 
-const asks = ({ measures, trialFit, checks = [] }: Step): boolean =>
-  measures.length > 0 || trialFit || checks.length > 0;
+const asks = ({ measures, trialFit, checks = [], takes = [] }: Step): boolean =>
+  measures.length > 0 || trialFit || checks.length > 0 || takes.length > 0;

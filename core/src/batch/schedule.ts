@@ -2,7 +2,7 @@ import type { BatchingSchool } from '../measure/index.js';
 import type { WorkingHours } from '../workshop/index.js';
 import { runsOf, setupKey, type Step } from '../route/index.js';
 import { waitBehind } from './progress.js';
-import { blankMates, blankOf, concerns, piecesInBlank } from './sharedBlank.js';
+import { batchPieces, concerns, type BatchPiece, type Lot } from './lots.js';
 import { localTime, workFrom, type WallMinutes } from './workingTime.js';
 
 /** When a step is first begun and last ended over the batch, on the workshop's clock. */
@@ -45,7 +45,7 @@ interface Bench {
  */
 export function scheduleBatch(
   steps: readonly Step[],
-  pieces: number,
+  lots: readonly Lot[],
   hours: WorkingHours,
   start: WallMinutes,
   school: BatchingSchool,
@@ -59,13 +59,12 @@ export function scheduleBatch(
     handsOn: 0,
     spans: new Map(),
   };
-  const of = piecesInBlank(steps);
-  const blanks = Array.from({ length: Math.ceil(pieces / of) }, () => new Map<string, WallMinutes>());
+  const pieces = batchPieces(lots, steps);
   const batch: Batch = {
     byId: new Map(steps.map((s) => [s.id, s])),
     pieces,
-    of,
-    done: blanks,
+    blanks: byBlank(pieces),
+    done: pieces.map(() => new Map<string, WallMinutes>()),
     hours,
     start,
     end: start,
@@ -86,9 +85,9 @@ export function scheduleBatch(
 /** The batch as it is played: when each step of each blank was done, and when the last wait ends. */
 interface Batch {
   byId: ReadonlyMap<string, Step>;
-  pieces: number;
-  /** pieces in a blank */
-  of: number;
+  pieces: BatchPiece[];
+  /** the pieces of each blank */
+  blanks: BatchPiece[][];
   done: Map<string, WallMinutes>[];
   hours: WorkingHours;
   start: WallMinutes;
@@ -102,38 +101,50 @@ const WORKED: Record<BatchingSchool, Worked> = {
   'by-operation': byOperation,
   'by-piece': byPiece,
   'prepare-all': (bench, batch, steps) => {
-    const from = steps.findIndex((s) => s.prepares !== true);
-    byOperation(bench, batch, from < 0 ? steps : steps.slice(0, from));
-    byPiece(bench, batch, from < 0 ? [] : steps.slice(from));
+    byOperation(
+      bench,
+      batch,
+      steps.filter((s) => s.prepares === true),
+    );
+    byPiece(
+      bench,
+      batch,
+      steps.filter((s) => s.prepares !== true),
+    );
   },
 };
+
+function byBlank(pieces: readonly BatchPiece[]): BatchPiece[][] {
+  const blanks: BatchPiece[][] = [];
+  for (const piece of pieces) (blanks[piece.blank] ??= []).push(piece);
+  return blanks;
+}
 
 /** Each run of steps on all pieces before the next. */
 function byOperation(bench: Bench, batch: Batch, steps: readonly Step[]): void {
   for (const run of runsOf(steps))
-    for (let first = 1; first <= batch.pieces; first += batch.of)
+    for (const blank of batch.blanks)
       for (const step of run.steps)
-        for (const piece of blankMates(first, batch.of, batch.pieces))
-          if (isOpen(batch, step, piece)) work(bench, batch, step, piece);
+        for (const piece of blank) if (isOpen(batch, step, piece)) work(bench, batch, step, piece);
 }
 
 /** What is done to a whole blank is done once, with the first of its pieces that comes to it. */
-const isOpen = (batch: Batch, step: Step, piece: number): boolean =>
-  concerns(step, piece) && batch.done[blankOf(piece, batch.of)]?.has(step.id) !== true;
+const isOpen = (batch: Batch, step: Step, piece: BatchPiece): boolean =>
+  concerns(step, piece) && batch.done[piece.blank]?.has(step.id) !== true;
 
 /** The first piece that can go on goes on; when all wait, the one whose wait ends first. */
 function byPiece(bench: Bench, batch: Batch, steps: readonly Step[]): void {
-  const at = Array.from({ length: batch.pieces }, () => 0);
-  const nextOf = (piece: number): Step | undefined => {
-    let i = at[piece - 1] ?? 0;
+  const at = batch.pieces.map(() => 0);
+  const nextOf = (piece: BatchPiece): Step | undefined => {
+    let i = at[piece.piece - 1] ?? 0;
     for (; steps[i] && !isOpen(batch, steps[i] as Step, piece); i++);
-    at[piece - 1] = i;
+    at[piece.piece - 1] = i;
     return steps[i];
   };
   for (;;) {
-    let chosen: { piece: number; step: Step } | null = null;
+    let chosen: { piece: BatchPiece; step: Step } | null = null;
     let soonest = Infinity;
-    for (let piece = 1; piece <= batch.pieces; piece++) {
+    for (const piece of batch.pieces) {
       const step = nextOf(piece);
       if (!step) continue;
       const ready = readyAt(batch, step, piece);
@@ -146,33 +157,41 @@ function byPiece(bench: Bench, batch: Batch, steps: readonly Step[]): void {
 }
 
 /** When a piece can go on with a step: all that locks it is done and has waited as long as it must. */
-function readyAt(batch: Batch, { locks }: Step, piece: number): WallMinutes {
-  const { done, byId, start, of } = batch;
-  const blank = blankOf(piece, of);
+function readyAt(batch: Batch, { locks }: Step, piece: BatchPiece): WallMinutes {
+  const { done, byId, start } = batch;
   let ready = start;
   for (const lock of locks) {
     const before = byId.get(lock.stepId);
-    const at = done[blank]?.get(lock.stepId);
-    if (at !== undefined) ready = Math.max(ready, at + waitBehind(lock, before));
-    // what another piece of the blank must have behind it first
-    else if (before?.share?.place && isMade(batch, blank, before.share.place) && !concerns(before, piece))
-      return Infinity;
+    if (!before) continue;
+    for (const needed of neededFor(batch, before, piece)) {
+      const at = done[needed.blank]?.get(lock.stepId);
+      if (at !== undefined) ready = Math.max(ready, at + waitBehind(lock, before));
+      // what another piece must have behind it first
+      else if (needed.piece !== piece.piece) return Infinity;
+    }
   }
   return ready;
 }
 
-/** The last blank may hold fewer pieces. */
-const isMade = ({ of, pieces }: Batch, blank: number, place: number): boolean => blank * of + place <= pieces;
+/** Whose step another one of a piece waits for: its own, that of another piece in its blank, or of those that it is joined to. */
+function neededFor({ blanks, pieces }: Batch, before: Step, piece: BatchPiece): BatchPiece[] {
+  if (before.partId === piece.partId)
+    return concerns(before, piece) ? [piece] : (blanks[piece.blank] ?? []).filter((p) => concerns(before, p));
+  const carriers = pieces.filter((p) => p.partId === piece.partId).length;
+  const others = pieces.filter((p) => p.partId === before.partId);
+  const each = Math.floor(others.length / Math.max(1, carriers));
+  return others.slice((piece.n - 1) * each, piece.n * each).filter((p) => concerns(before, p));
+}
 
 /** Does one step of one piece. */
-function work(bench: Bench, batch: Batch, step: Step, piece: number): void {
-  const minutes = preparation(bench, step, blankOf(piece, batch.of)) + step.minutes;
+function work(bench: Bench, batch: Batch, step: Step, piece: BatchPiece): void {
+  const minutes = preparation(bench, step, piece.blank) + step.minutes;
   const { from, to } = workFrom(batch.hours, Math.max(bench.free, readyAt(batch, step, piece)), minutes);
   bench.free = to;
   bench.handsOn += minutes;
   const span = bench.spans.get(step.id);
   bench.spans.set(step.id, { from: Math.min(span?.from ?? from, from), to: Math.max(span?.to ?? to, to) });
-  batch.done[blankOf(piece, batch.of)]?.set(step.id, to);
+  batch.done[piece.blank]?.set(step.id, to);
   batch.end = Math.max(batch.end, to + (step.wait?.minutes ?? 0));
 }
 

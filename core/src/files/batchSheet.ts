@@ -1,6 +1,6 @@
 import { formatLength, minutesInWords, speak, type Units } from '../measure/index.js';
 import type { Step } from '../route/index.js';
-import { chosenSchedule, type Plan } from '../plan/index.js';
+import { chosenSchedule, thingsNeeded, type PartPlan, type Plan } from '../plan/index.js';
 import { MARGIN, PAPERS, type Ink, type Page, type Paper } from './page.js';
 
 export interface BatchSheetWish {
@@ -35,17 +35,42 @@ export function batchSheet(wish: BatchSheetWish): Page[] {
 
 function linesOf(wish: BatchSheetWish): Line[] {
   const { plan, units } = wish;
-  const [part] = plan.parts;
-  const mm = (value: number) => formatLength(value, units);
   const schedule = chosenSchedule(plan);
-  const head = (text: string): Line => ({ size: 4.4, bold: true, text, gap: 3 });
-  const body = (text: string, right?: string): Line => ({ size: 3.5, text, right });
+  const cautions = new Set(plan.parts.flatMap((p) => p.cautions.map((c) => c.words)));
+  const needed = thingsNeeded(plan);
+  const steps = plan.item?.steps.filter((s) => (s.share?.place ?? 1) === 1) ?? [];
   return [
     { size: 7, bold: true, text: wish.title },
-    body(
-      `${part.pieces} pieces in ${part.material.name.toLowerCase()} for ${wish.orderedBy}${plan.order.due ? `, by ${plan.order.due}` : ''}.`,
-    ),
+    body(`For ${wish.orderedBy}${plan.order.due ? `, by ${plan.order.due}` : ''}.`),
     body(`Begin ${schedule.start.replace('T', ' ')}, ready ${schedule.end.replace('T', ' ')}.`),
+    ...(needed.length > 0 ? [head('Needed')] : []),
+    ...needed.map((n) =>
+      body(
+        `${n.count > 0 ? `${n.count} × ` : ''}${n.what}${n.words ? `, ${speak(n.words, units)}` : ''}`,
+        n.onHand === null ? undefined : `${n.onHand} on the shelf`,
+      ),
+    ),
+    ...plan.parts.flatMap((part) => partLines(part, units, plan.parts.length > 1)),
+    ...(steps.length > 0 ? [head('Put together')] : []),
+    ...steps.flatMap((step, i) => stepLines(step, i, units)),
+    ...(cautions.size > 0 ? [head('Take care')] : []),
+    ...[...cautions].map((words) => body(`! ${words}`)),
+    ...(plan.findings.length > 0 ? [head('Findings')] : []),
+    ...plan.findings.map((f) =>
+      body(`${f.severity.toUpperCase()}: ${speak(`${f.what} ${f.remedy}`, units)}`),
+    ),
+  ];
+}
+
+const head = (text: string): Line => ({ size: 4.4, bold: true, text, gap: 3 });
+const body = (text: string, right?: string): Line => ({ size: 3.5, text, right });
+
+/** One part: blank, drilling, holding, sizes, steps. */
+function partLines(part: PartPlan, units: Units, several: boolean): Line[] {
+  const mm = (value: number) => formatLength(value, units);
+  const made = `${part.pieces} pieces in ${part.material.name.toLowerCase()}`;
+  return [
+    ...(several ? [{ size: 5.5, bold: true, text: `${part.name}, ${made}`, gap: 5 }] : [body(`${made}.`)]),
     head('Blank'),
     body(
       `${part.blank.count} blanks, square × length`,
@@ -75,14 +100,8 @@ function linesOf(wish: BatchSheetWish): Line[] {
         `cut ${mm(s.cutTo)}, finished ${mm(s.finished)} ± ${mm(s.tolerance)}`,
       ),
     ),
-    head('Steps of one piece'),
+    head(several ? `Steps of one ${part.name.toLowerCase()}` : 'Steps of one piece'),
     ...part.steps.flatMap((step, i) => stepLines(step, i, units)),
-    ...(part.cautions.length > 0 ? [head('Take care')] : []),
-    ...part.cautions.map((c) => body(`! ${c.words}`)),
-    ...(plan.findings.length > 0 ? [head('Findings')] : []),
-    ...plan.findings.map((f) =>
-      body(`${f.severity.toUpperCase()}: ${speak(`${f.what} ${f.remedy}`, units)}`),
-    ),
   ];
 }
 

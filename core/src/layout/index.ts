@@ -4,6 +4,7 @@ export {
   layoutOf,
   type Mark,
   missingSlots,
+  type Seat,
   type SizingCut,
   type WantedSlot,
 } from './marks.js';

@@ -59,9 +59,21 @@ export interface HardwareFace {
   x: number;
 }
 
+/** A stretch that lies in another part, and what it is tried with. */
+export interface Seat {
+  id: string;
+  x: number;
+  label: string;
+  finished: number;
+  tolerance: number;
+  transfer: string;
+}
+
 /** What a layout depends on beside the outline. */
 export interface LayoutSite {
   faces: readonly HardwareFace[];
+  /** where other parts of the item sit; none when not said */
+  seats?: readonly Seat[];
   bores: readonly Bore[];
   material: Material;
   gauges: readonly Gauge[];
@@ -85,20 +97,22 @@ export function layoutOf(outline: Outline, site: LayoutSite): Layout {
   const datum = { id: at?.id ?? 'start', label: at?.label ?? 'reference end', x: at?.x ?? 0 };
   const marks = found.map((mark) => ({ ...mark, from: mark.x - datum.x }));
   const sanding = sandingLeft(material, site.firstGrain);
-  const sizing = stations(outline).map(({ id, x, label, finished, tolerance }): SizingCut => {
-    const meets = faces.find((m) => Math.abs(m.x - x) < 1e-6);
+  const places = [...stations(outline).map(onPeg(outline)), ...(site.seats ?? [])].sort((a, b) => a.x - b.x);
+  const sizing = places.map((place): SizingCut => {
+    const { id, x, label, finished, tolerance } = place;
+    const meets = faces.find((m) => Math.abs(m.x - x) < 1e-6)?.face ?? ('transfer' in place ? place : null);
     const cutTo = finished + (meets ? 0 : sanding);
     return {
       id,
       x,
       from: x - datum.x,
-      label: meets ? meets.face.label : label,
+      label: meets ? meets.label : label,
       finished,
       cutTo,
-      tolerance: meets ? meets.face.tolerance : (tolerance ?? SEEN_TOLERANCE),
-      mating: meets !== undefined,
+      tolerance: meets ? meets.tolerance : (tolerance ?? SEEN_TOLERANCE),
+      mating: meets !== null,
       gauge: gaugeFor(cutTo, gauges),
-      ...(meets ? { transfer: meets.face.transfer } : {}),
+      ...(meets ? { transfer: meets.transfer } : {}),
     };
   });
   return { marks, sizing, datum, figures: sizing.map((cut) => sizingFigure(cut, material, sanding)) };
@@ -183,6 +197,28 @@ interface Station {
 
 /** Least diameter worth sizing: below it the tool, not the calliper, decides. */
 const LEAST_SIZED = 3;
+
+/** How closely a peg is held, ± mm: glue fills what is left, and a press fit is no more than this. Typical. */
+const PEG_TOLERANCE = 0.05;
+
+/** A place on a peg is cut to what goes into its hole, and tried. */
+const onPeg =
+  (outline: Outline) =>
+  (place: Station): Station | Seat => {
+    const peg = outline.spans.find(
+      ({ element, x0, x1, startDiameter }) =>
+        element.kind === 'tenon' &&
+        place.x >= x0 - 1e-6 &&
+        place.x <= x1 + 1e-6 &&
+        Math.abs(startDiameter - place.finished) < 1e-6,
+    );
+    if (peg?.element.kind !== 'tenon') return place;
+    return {
+      ...place,
+      tolerance: peg.element.tolerance ?? PEG_TOLERANCE,
+      transfer: `Try it in a block drilled ${len(peg.element.hole.mm)}.`,
+    };
+  };
 
 /** Where to size: the start, each new diameter at a transition, crests and bottoms. */
 function stations(outline: Outline): Station[] {

@@ -73,7 +73,7 @@ export { differenceInWords } from './difference.js';
 export type { StartingForm } from './forms/form.js';
 export { STARTING_FORMS } from './forms/index.js';
 export { type Bore, boreOf, type CrossWall, leastCrossWall } from './crossHole.js';
-export { changeOne, inStep, partJoinFindings } from './joins.js';
+export { changeOne, inStep, type JoinSides, joinSides, partJoinFindings } from './joins.js';
 export { assembled, type PlacedPart } from './assembled.js';
 export { scaled, type Scaling } from './scale.js';
 export {

@@ -1,4 +1,4 @@
-import { progressOf, type RunEvent } from '../batch/index.js';
+import { lotsOf, progressOf, type RunEvent } from '../batch/index.js';
 import { dim } from '../measure/index.js';
 import { carriedOver } from './carriedOver.js';
 import { exampleInputs } from './exampleShop.js';
@@ -29,7 +29,7 @@ describe('a piece under way, in a plan made anew', () => {
         body: { kind: 'done', stepId },
       })),
     );
-    return progressOf(3, events, before).pieces;
+    return progressOf(lotsOf([{ partId: before[0]!.partId, pieces: 3 }]), events, before).pieces;
   };
   const upTo = (id: string) => before.slice(0, before.findIndex((s) => s.id === id) + 1).map((s) => s.id);
   const thinner = planned(17);

@@ -34,7 +34,8 @@ export function carriedOver(
   const now = new Map(after.steps.map((s) => [s.id, s]));
   const goals = goalsOf({ part, outline: after.outline, holes: after.holes });
   const under = pieces.filter((p) => p.rejected === null && p.done.size > 0);
-  return under.flatMap(({ piece, done }) => {
+  return under.flatMap((progress) => {
+    const { piece, done } = progress;
     const made = before.filter((s) => done.has(s.id));
     if (made.some((s) => s.operation === undefined)) return [];
     const state = appliedAll(operationsOf(made));
@@ -44,7 +45,7 @@ export function carriedOver(
       piece,
       otherwise: made.flatMap((step) => differs(step, now.get(step.id)) ?? []),
       gone: made.filter((s) => !now.has(s.id)),
-      again: stepsOfPiece(after.steps, piece).filter(
+      again: stepsOfPiece(after.steps, progress).filter(
         (s) => done.has(s.id) && left.has(s.id) && s.operation?.kind !== 'hold',
       ),
       lost: covers(end, goals).map((f) => f.what),

@@ -1,11 +1,28 @@
-export type { DryingWood, PlanInputs, PlanOrder, Stock } from './inputs.js';
+export type { DryingWood, OtherPart, PartChoices, PlanInputs, PlanOrder, Stock } from './inputs.js';
 export type { PartPlan, PlannedHardware } from './partPlan.js';
-export { chosenSchedule, nextWholeHour, plan, schedulesOf, type Plan } from './plan.js';
+export { type ItemJoin, type WholeItem } from './wholeItem.js';
+export { inputsOfPart, orderOfPart, partsOrdered } from './partOrder.js';
+export {
+  chosenSchedule,
+  nextWholeHour,
+  plan,
+  planOfPart,
+  schedulesOf,
+  stepsOfPlan,
+  type Plan,
+} from './plan.js';
 export { type Alternative, alternatives } from './alternatives.js';
 export { type PlanSnapshot, snapshotOf } from './snapshot.js';
 export { type CarriedOver, carriedOver } from './carriedOver.js';
 export { planDifference } from './planDifference.js';
-export { type NextStep, type PlanSummary, planSummaryOf, type StepLine } from './planSummary.js';
+export {
+  type NextStep,
+  type PartLine,
+  type PlanSummary,
+  planSummaryOf,
+  type StepLine,
+} from './planSummary.js';
+export { type NeededThing, thingsNeeded } from './thingsNeeded.js';
 export { dryingWood } from './wood.js';
 export { clipsCorners } from './clipsCorners.js';
 export { stageSpeeds } from './stageSpeeds.js';

@@ -23,16 +23,8 @@ export interface DryingWood {
   target: number;
 }
 
-/** What is ordered of one pattern, and the choices made for it. */
-export interface PlanOrder {
-  /** items ordered; of a part there are as many more as each item has */
-  pieces: number;
-  /** which part of the item this batch makes; the first when not said */
-  partId?: string;
-  /** when work begins, `2026-03-02T08:00` on the workshop's clock */
-  start: string;
-  /** last day, `2026-03-20`; null when nobody waits for it */
-  due: string | null;
+/** What is chosen for a part: what it is made of, how it is held and drilled, how its surface is left. */
+export interface PartChoices {
   materialId: string;
   /** null leaves the work straight from the tool */
   finishId: string | null;
@@ -51,6 +43,25 @@ export interface PlanOrder {
   stockForm?: StockForm;
   /** mark that all others are measured from: its id; the reference end when not said */
   datum?: string;
+}
+
+/** What is chosen for a further part of an item. */
+export interface OtherPart extends PartChoices {
+  partId: string;
+}
+
+/** What is ordered of one pattern, and the choices made for its part, or for its first where several are made. */
+export interface PlanOrder extends PartChoices {
+  /** items ordered; of a part there are as many more as each item has */
+  pieces: number;
+  /** the part that is chosen for; the first when not said */
+  partId?: string;
+  /** choices for the other parts where whole items are made; only the one part is made when not said */
+  others?: OtherPart[];
+  /** when work begins, `2026-03-02T08:00` on the workshop's clock */
+  start: string;
+  /** last day, `2026-03-20`; null when nobody waits for it */
+  due: string | null;
 }
 
 export interface PlanInputs {

@@ -1,7 +1,20 @@
+import { branchesOf } from '../assembly/index.js';
 import type { Finding } from '../measure/index.js';
 import type { Part } from '../pattern/index.js';
-import { covers, goalsOf, NoWay, play, stepsOf, usualRoute, type Place, type Step } from '../route/index.js';
-import { withChecks } from './checks.js';
+import {
+  covers,
+  EMPTY_SHOP,
+  goalsOf,
+  NoWay,
+  play,
+  qualified,
+  stepsOf,
+  usualRoute,
+  type Place,
+  type Shop,
+  type Step,
+} from '../route/index.js';
+import { itemChecks, withChecks } from './checks.js';
 import type { PlanInputs } from './inputs.js';
 import type { PartDraft } from './partPlan.js';
 import { routeWork } from './routeWork.js';
@@ -10,10 +23,12 @@ import { routeWork } from './routeWork.js';
 export interface MadePart {
   steps: Step[];
   findings: Finding[];
+  /** the shop when it is made; nothing where it cannot be */
+  end: Shop;
 }
 
 /** Minutes to set a place up: typical, unchecked. */
-const SETUPS: Record<Place, number> = { saw: 10, 'drill press': 6, bench: 1, lathe: 5 };
+export const SETUPS: Record<Place, number> = { saw: 10, 'drill press': 6, bench: 1, lathe: 5 };
 /** Minutes to put a piece back on the lathe: typical, unchecked. */
 const REMOUNT = 0.7;
 
@@ -23,10 +38,14 @@ const REMOUNT = 0.7;
  */
 export function madePart(part: Part, draft: PartDraft, inputs: PlanInputs): MadePart {
   const work = routeWork(part, draft, inputs);
-  const route = usualRoute(work);
-  if (route instanceof NoWay) return { steps: [], findings: [noWay(part, draft, route)] };
+  const own = usualRoute(work);
+  if (own instanceof NoWay) return { steps: [], findings: [noWay(part, draft, own)], end: EMPTY_SHOP };
+  const route = inputs.order.others === undefined ? own : qualified(own, part.id);
   const lengths = () => work.outline.length;
   const played = play(route, lengths);
+  // where the item is put together, what is checked of the whole is checked then
+  const isWhole = inputs.order.others !== undefined && branchesOf(inputs.pattern).length > 0;
+  const ofItem = new Set(isWhole ? itemChecks(inputs.pattern).map((c) => c.id) : []);
   const steps = stepsOf(route, played, {
     partId: part.id,
     perBlank: work.perBlank,
@@ -36,10 +55,11 @@ export function madePart(part: Part, draft: PartDraft, inputs: PlanInputs): Made
     remount: REMOUNT,
     lengths,
   });
-  const own = (finding: Finding): Finding => ({ ...finding, partId: part.id });
+  const ofPart = (finding: Finding): Finding => ({ ...finding, partId: part.id });
   return {
-    steps: withChecks(steps, part, inputs.pattern),
-    findings: [...played.findings.map(own), ...covers(played.end, goalsOf(work)).map(own)],
+    steps: withChecks(steps, part, inputs.pattern, ofItem),
+    findings: [...played.findings.map(ofPart), ...covers(played.end, goalsOf(work)).map(ofPart)],
+    end: played.end,
   };
 }
 

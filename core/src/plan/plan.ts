@@ -1,4 +1,4 @@
-import { localTime, scheduleBatch, wallMinutes, type Schedule } from '../batch/index.js';
+import { localTime, lotsOf, scheduleBatch, wallMinutes, type Schedule } from '../batch/index.js';
 import type { Step } from '../route/index.js';
 import {
   bySeverity,
@@ -12,22 +12,28 @@ import { partJoinFindings, type PatternBody } from '../pattern/index.js';
 import type { Workshop } from '../workshop/index.js';
 import type { PlanInputs, PlanOrder, Stock } from './inputs.js';
 import type { PartPlan } from './partPlan.js';
-import { planPart } from './planPart.js';
+import { orderOfPart, partsOrdered } from './partOrder.js';
+import { planPart, type PlannedPart } from './planPart.js';
+import { wholeItem, type WholeItem } from './wholeItem.js';
 import { startWithWood, woodFigures, woodFindings } from './wood.js';
 
 /**
  * Version of the rules; a snapshot names the one that made it. Whenever a rule changes a plan it goes up, and
  * `fixtures/engines.json` gains the fingerprint of the plans it makes.
  */
-export const ENGINE = '6';
+export const ENGINE = '7';
 
 /** Everything that has to be known to make an order of one pattern. */
 export interface Plan {
   engine: string;
   order: PlanOrder;
   schools: Schools;
-  /** the part that the order makes: each part of an item has a batch of its own */
-  parts: [PartPlan];
+  /** the parts that the order makes, the first being the one that its own choices are for */
+  parts: [PartPlan, ...PartPlan[]];
+  /** where whole items are made: how their parts come together; plans made before there were items have none */
+  item?: WholeItem;
+  /** figures of the further parts, by part */
+  partFigures?: Record<string, Partial<Record<Stage, Figure[]>>>;
   byPiece: Schedule;
   byOperation: Schedule;
   /** all prepared, then piece by piece; plans made before there was this school have none */
@@ -48,12 +54,31 @@ export function plan(
   schools: Schools,
 ): Plan {
   const inputs: PlanInputs = { pattern, workshop, stock, order, schools };
-  const ordered = pattern.parts.find((p) => p.id === order.partId) ?? pattern.parts[0];
-  const { plan: part, findings, figures } = planPart(ordered, inputs);
-  const wood = stock.drying?.find((w) => w.id === order.woodId) ?? null;
-  const start = wallMinutes(startWithWood(order, wood));
+  const [first, ...rest] = partsOrdered(pattern, order).map((ordered) => ({
+    order: ordered.order,
+    ...planPart(ordered.part, { ...inputs, order: ordered.order }),
+  })) as [OrderPlanned, ...OrderPlanned[]];
+  const planned = [first, ...rest];
+  const whole = order.others === undefined ? null : wholeItem(planned, inputs);
+  const parts: Plan['parts'] = [
+    first.plan,
+    ...runningOn(
+      first.plan,
+      rest.map((p) => p.plan),
+    ),
+  ];
+  const item = whole && {
+    ...whole.item,
+    steps: numberedOn(
+      parts.flatMap((p) => p.steps),
+      whole.item.steps,
+    ),
+  };
+  const woods = planned.map((p) => stock.drying?.find((w) => w.id === p.order.woodId) ?? null);
+  const start = Math.max(...planned.map((p, i) => wallMinutes(startWithWood(p.order, woods[i] ?? null))));
+  const steps = [...parts.flatMap((p) => p.steps), ...(item?.steps ?? [])];
   const schedule = (school: Schools['batching']) =>
-    scheduleBatch(part.steps, part.pieces, workshop.hours, start, school);
+    scheduleBatch(steps, lotsOf(parts), workshop.hours, start, school);
   const schedules: Record<BatchingSchool, Schedule> = {
     'by-piece': schedule('by-piece'),
     'by-operation': schedule('by-operation'),
@@ -64,18 +89,64 @@ export function plan(
     engine: ENGINE,
     order,
     schools,
-    parts: [part],
+    parts,
+    ...(item ? { item } : {}),
+    ...(rest.length > 0
+      ? { partFigures: Object.fromEntries(rest.map((p) => [p.plan.partId, p.figures])) }
+      : {}),
     byPiece: schedules['by-piece'],
     byOperation: schedules['by-operation'],
     prepared: schedules['prepare-all'],
     findings: bySeverity([
-      ...findings,
+      ...planned.flatMap((p) => p.findings),
+      ...(whole?.findings ?? []),
       ...partJoinFindings(pattern),
-      ...woodFindings(order, wood),
+      ...planned.flatMap((p, i) => woodFindings(p.order, woods[i] ?? null)),
       ...dueFindings(order, chosen, workshop),
     ]),
-    figures: { ...figures, time: [...timeFigures(chosen, part), ...woodFigures(order, wood)] },
+    figures: {
+      ...first.figures,
+      time: [
+        ...timeFigures(chosen, parts, steps),
+        ...planned.flatMap((p, i) => woodFigures(p.order, woods[i] ?? null)),
+      ],
+    },
   };
+}
+
+interface OrderPlanned extends PlannedPart {
+  order: PlanOrder;
+}
+
+/** Every step of a plan: those of its parts one after the other, then those of the item. */
+export const stepsOfPlan = ({ parts, item }: Pick<Plan, 'parts' | 'item'>): Step[] =>
+  parts.length === 1 && !item ? parts[0].steps : [...parts.flatMap((p) => p.steps), ...(item?.steps ?? [])];
+
+/** The plan as it is for one of its parts: what the screens show of a part alone. */
+export function planOfPart(plan: Plan, pattern: PatternBody, partId: string): Plan {
+  const part = plan.parts.find((p) => p.partId === partId);
+  if (!part || part === plan.parts[0]) return plan;
+  return {
+    ...plan,
+    order: orderOfPart(pattern, plan.order, partId),
+    parts: [part, ...plan.parts.filter((p) => p !== part)],
+    figures: { ...plan.partFigures?.[partId], time: plan.figures.time ?? [] },
+  };
+}
+
+/** Runs are counted on from part to part: what is done by operation is done to one part after the other. */
+function runningOn(first: PartPlan, rest: readonly PartPlan[]): PartPlan[] {
+  const before = [...first.steps];
+  return rest.map((part) => {
+    const steps = numberedOn(before, part.steps);
+    before.push(...steps);
+    return { ...part, steps };
+  });
+}
+
+function numberedOn(before: readonly Step[], steps: readonly Step[]): Step[] {
+  const from = Math.max(-1, ...before.map((s) => s.run ?? -1)) + 1;
+  return steps.map((s) => (s.run === undefined ? s : { ...s, run: s.run + from }));
 }
 
 /** The batch played through by each school that the plan knows. */
@@ -112,14 +183,17 @@ function dueFindings(order: PlanOrder, schedule: Schedule, workshop: Workshop): 
   return found;
 }
 
-function timeFigures(schedule: Schedule, part: PartPlan): Figure[] {
-  const longestWait = part.steps.reduce<Step | null>(
+function timeFigures(schedule: Schedule, parts: readonly PartPlan[], steps: readonly Step[]): Figure[] {
+  const pieces = parts.reduce((sum, p) => sum + p.pieces, 0);
+  const longestWait = steps.reduce<Step | null>(
     (longest, s) => ((s.wait?.minutes ?? 0) > (longest?.wait?.minutes ?? 0) ? s : longest),
     null,
   );
   // what is done to a whole blank is shared by the pieces in it
-  const inBlank = part.steps.reduce((sum, s) => sum + s.minutes * (s.share ? 1 : part.blank.perBlank), 0);
-  const perPiece = inBlank / part.blank.perBlank;
+  const ofPart = (part: PartPlan) =>
+    part.steps.reduce((sum, s) => sum + s.minutes * (s.share ? 1 : part.blank.perBlank), 0) /
+    part.blank.perBlank;
+  const perPiece = parts.reduce((sum, p) => sum + (ofPart(p) * p.pieces) / pieces, 0);
   return [
     {
       id: 'time.handson',
@@ -131,8 +205,12 @@ function timeFigures(schedule: Schedule, part: PartPlan): Figure[] {
         source: 'usual minutes, typical, unchecked',
         school: schedule.school,
         inputs: [
-          { label: 'steps of one piece', value: perPiece, unit: 'min' },
-          { label: 'pieces', value: part.pieces, unit: 'pieces' },
+          {
+            label: parts.length === 1 ? 'steps of one piece' : 'steps of a piece, on average',
+            value: perPiece,
+            unit: 'min',
+          },
+          { label: 'pieces', value: pieces, unit: 'pieces' },
           { label: 'setting up and remounting', value: schedule.setupMinutes, unit: 'min' },
           { label: 'set-ups', value: schedule.setups },
         ],

@@ -1,4 +1,5 @@
 import { len } from '../measure/index.js';
+import type { PartPlan } from './partPlan.js';
 import type { Plan } from './plan.js';
 
 /**
@@ -6,8 +7,24 @@ import type { Plan } from './plan.js';
  * holding, gauge or blank, and findings that are new. Empty when nothing would change.
  */
 export function planDifference(before: Plan, after: Plan): string[] {
-  const [old] = before.parts;
-  const [now] = after.parts;
+  const words = after.parts.flatMap((now) => {
+    const old = before.parts.find((p) => p.partId === now.partId);
+    const own = old ? partDifference(old, now) : [];
+    return after.parts.length === 1 ? own : own.map((w) => `${now.name}: ${w}`);
+  });
+  if (before.parts[0].pieces === after.parts[0].pieces && before.byPiece.start !== after.byPiece.start)
+    words.push(`Begins ${after.byPiece.start.slice(0, 10)} instead of ${before.byPiece.start.slice(0, 10)}.`);
+  const known = new Set(before.findings.map((f) => f.id));
+  words.push(
+    ...after.findings
+      .filter((f) => !known.has(f.id) && !f.id.startsWith('drill.bit'))
+      .map((f) => `${f.what} ${f.remedy}`),
+  );
+  return words;
+}
+
+/** What is done otherwise on one part. */
+function partDifference(old: PartPlan, now: PartPlan): string[] {
   const words: string[] = [];
   for (const operation of now.drilling) {
     const was = old.drilling.find((o) => o.id === operation.id);
@@ -39,13 +56,5 @@ export function planDifference(before: Plan, after: Plan): string[] {
     words.push(
       `Blank ${len(now.blank.section)} square, ${len(now.blank.length)} long instead of ${len(old.blank.section)}, ${len(old.blank.length)}.`,
     );
-  if (old.pieces === now.pieces && before.byPiece.start !== after.byPiece.start)
-    words.push(`Begins ${after.byPiece.start.slice(0, 10)} instead of ${before.byPiece.start.slice(0, 10)}.`);
-  const known = new Set(before.findings.map((f) => f.id));
-  words.push(
-    ...after.findings
-      .filter((f) => !known.has(f.id) && !f.id.startsWith('drill.bit'))
-      .map((f) => `${f.what} ${f.remedy}`),
-  );
   return words;
 }

@@ -8,7 +8,7 @@ import { boreOf, drilledSolid, leastCrossWall, leastWall, solidOf, type Part } f
 import { cautionsFor, type Caution } from '../safety/index.js';
 import { finishFindings, grainMicrons, gritLadder, protocolOf } from '../surface/index.js';
 import { orderOfCuts, type SpeedChoice } from '../turning/index.js';
-import type { Step } from '../route/index.js';
+import type { Shop, Step } from '../route/index.js';
 import { fittedJoins } from './fittedJoins.js';
 import { drawnPart, facesOf, type DrawnPart } from './drawnPart.js';
 import { heldPart, type HeldPart } from './heldPart.js';
@@ -18,6 +18,7 @@ import type { PartDraft, PartPlan } from './partPlan.js';
 import { shapeFigures } from './shapeFigures.js';
 import { clipsCorners } from './clipsCorners.js';
 import { madePart } from './madePart.js';
+import { seatsOf } from './seats.js';
 import { stageSpeeds } from './stageSpeeds.js';
 
 /** A part's plan with its findings and figures by stage. */
@@ -25,6 +26,8 @@ export interface PlannedPart {
   plan: PartPlan;
   findings: Finding[];
   figures: Partial<Record<Stage, Figure[]>>;
+  /** the shop when the part is made */
+  end: Shop;
 }
 
 /** Plans one part: each room in its turn, everything from the inputs. */
@@ -39,6 +42,7 @@ export function planPart(part: Part, inputs: PlanInputs): PlannedPart {
   const first = ladder.steps[0];
   const layout = layoutOf(outline, {
     faces: [hardware, ...otherHardware].flatMap((h) => facesOf(h, outline)),
+    seats: seatsOf(part, pattern),
     bores,
     material,
     gauges: workshop.gauges,
@@ -90,9 +94,10 @@ export function planPart(part: Part, inputs: PlanInputs): PlannedPart {
     stations: stationsOf(layout),
     clipped,
   };
-  const { steps, findings: routeFindings } = madePart(part, draft, inputs);
+  const { steps, findings: routeFindings, end } = madePart(part, draft, inputs);
   return {
     plan: { ...draft, steps, cautions: cautionsOf(draft, steps, clipped, inputs) },
+    end,
     findings: [
       ...partFindings(part, inputs, draft),
       ...routeFindings,

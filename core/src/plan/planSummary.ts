@@ -1,7 +1,7 @@
 import type { NextAction, OrderedStep } from '../batch/index.js';
 import type { BatchingSchool, Stage } from '../measure/index.js';
 import type { Blank } from '../stock/index.js';
-import { chosenSchedule, type Plan } from './plan.js';
+import { chosenSchedule, stepsOfPlan, type Plan } from './plan.js';
 import { clipsCorners } from './clipsCorners.js';
 
 /** A step as lists and the summing up of pieces need it. */
@@ -15,6 +15,13 @@ export interface PlanSummary {
   school: BatchingSchool;
   /** on the workshop's clock */
   plannedEnd: string;
+  parts: PartLine[];
+}
+
+/** What of a part lists need: what it is called, and what is cut for it. */
+export interface PartLine {
+  partId: string;
+  name: string;
   materialId: string;
   blank: Blank;
   /** corners are clipped to an octagon */
@@ -22,23 +29,30 @@ export interface PlanSummary {
 }
 
 export function planSummaryOf(plan: Plan): PlanSummary {
-  const [part] = plan.parts;
   return {
-    steps: part.steps.map(({ id, title, stage, locks, wait, run, prepares, share }) => ({
-      id,
-      title,
-      stage,
-      locks,
-      wait,
-      ...(run === undefined ? {} : { run }),
-      ...(prepares === true ? { prepares } : {}),
-      ...(share === undefined ? {} : { share }),
-    })),
+    steps: stepsOfPlan(plan).map(
+      ({ id, partId, title, stage, locks, wait, run, prepares, share, takes }) => ({
+        id,
+        partId,
+        title,
+        stage,
+        locks,
+        wait,
+        ...(run === undefined ? {} : { run }),
+        ...(prepares === true ? { prepares } : {}),
+        ...(share === undefined ? {} : { share }),
+        ...(takes === undefined ? {} : { takes }),
+      }),
+    ),
     school: plan.schools.batching,
     plannedEnd: chosenSchedule(plan).end,
-    materialId: plan.order.materialId,
-    blank: part.blank,
-    octagon: clipsCorners(part.pieces, part.outline, plan.order.stockForm),
+    parts: plan.parts.map(({ partId, name, material, blank, outline, pieces, clipped }) => ({
+      partId,
+      name,
+      materialId: material.id,
+      blank,
+      octagon: clipped ?? clipsCorners(pieces, outline, plan.order.stockForm),
+    })),
   };
 }
 

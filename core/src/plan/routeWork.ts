@@ -7,6 +7,7 @@ import type { Centre } from '../workshop/index.js';
 import { fittedJoins } from './fittedJoins.js';
 import type { PlanInputs } from './inputs.js';
 import type { PartDraft, PlannedHardware } from './partPlan.js';
+import { seatsOf } from './seats.js';
 
 /** What the usual route of a part is made from, out of what its rooms have worked out. */
 export function routeWork(part: Part, draft: PartDraft, inputs: PlanInputs): Work {
@@ -39,7 +40,7 @@ export function routeWork(part: Part, draft: PartDraft, inputs: PlanInputs): Wor
     sweptSpeeds: sweptSpeeds(part, draft, inputs),
     fits: fitsOf(draft, inputs),
     trial: trialOf(draft),
-    bare: bareElements(draft),
+    bare: bareElements(part, draft, inputs),
     sanding: sandingOf(draft),
     coats: coatsOf(draft),
     cuts: draft.cuts,
@@ -113,7 +114,11 @@ function trialOf({ hardware, joins }: PartDraft): Work['trial'] {
 }
 
 /** What meets something else, what stays as the plane left it, and what a collet holds is not sanded. */
-function bareElements({ outline, layout, mount }: PartDraft): Set<string> {
+function bareElements(
+  part: Part,
+  { outline, layout, mount }: PartDraft,
+  { pattern }: PlanInputs,
+): Set<string> {
   const mating = layout.sizing.filter((s) => s.mating);
   const meets = (x: number) => mating.some((s) => Math.abs(s.x - x) < 1e-6);
   const [first, last] = [outline.spans[0], outline.spans.at(-1)];
@@ -124,6 +129,7 @@ function bareElements({ outline, layout, mount }: PartDraft): Set<string> {
   const held = mount.kind === 'collet' ? [mount.headstockEnd === 'reference' ? first : last] : [];
   return new Set([
     ...ends,
+    ...seatsOf(part, pattern).map((seat) => seat.elementId),
     ...kept.map((s) => s.element.id),
     ...held.flatMap((s) => (s ? [s.element.id] : [])),
   ]);

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { contradictions, nextAction, progressOf, type RunEvent } from '../batch/index.js';
+import { contradictions, lotsOf, nextAction, progressOf, type RunEvent } from '../batch/index.js';
 import { finishedReadings } from '../inspect/index.js';
 import { shopBefore, standingBefore } from '../route/index.js';
 import { exampleInputs } from './exampleShop.js';
@@ -11,6 +11,7 @@ const old = JSON.parse(
   readFileSync(join(__dirname, 'fixtures/snapshot.schema1.json'), 'utf8'),
 ) as PlanSnapshot;
 const [part] = old.plan.parts;
+const lots = (pieces: number) => lotsOf([{ partId: part.partId, pieces }]);
 
 describe('a plan of schema 1', () => {
   const event = (sequence: number, stepId: string): RunEvent => ({
@@ -30,11 +31,13 @@ describe('a plan of schema 1', () => {
     expect(chosenSchedule(old.plan).school).toBe(old.plan.schools.batching);
     const events = ['saw', 'centres', 'drill.kit:reference', 'glue'].map((id, i) => event(i, id));
     const glued = Date.parse(events.at(-1)!.at);
-    const next = (now: number) => nextAction(part.steps, progressOf(1, events, steps), 'by-piece', now);
+    const next = (now: number) => nextAction(part.steps, progressOf(lots(1), events, steps), 'by-piece', now);
     // the cure of its glue holds everything that comes after it
     expect(next(glued + 60_000)).toMatchObject({ kind: 'wait', until: glued + 720 * 60_000 });
     expect(next(glued + 721 * 60_000)).toMatchObject({ kind: 'do', step: { id: 'mount' } });
-    expect(contradictions(part.steps, 3, [event(1, 'mark')]).map((f) => f.id)).toEqual(['run.order.1.mark']);
+    expect(contradictions(part.steps, lots(3), [event(1, 'mark')]).map((f) => f.id)).toEqual([
+      'run.order.1.mark',
+    ]);
   });
 
   it('keeps its readings, shows no wood, and is compared with what would be planned now', () => {

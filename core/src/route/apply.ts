@@ -46,6 +46,8 @@ function withEffect(shop: Shop, effect: Effect, operation: Operation): Shop {
       return freed(shop, effect, operation.id);
     case 'split':
       return split(shop, effect, operation.id);
+    case 'another':
+      return another(shop, effect);
     case 'join':
       return joined(shop, effect, operation.id);
   }
@@ -160,6 +162,19 @@ function stillHeld(
   const middle = (held.drive.on.x0 + held.drive.on.x1) / 2;
   const name = into[(middle - at.at[0]) * at.along[0] < 0 ? 0 : 1];
   return name === null ? null : { ...held, wood: name };
+}
+
+/** A second piece was made as the first was: it is the same wood under a name and number of its own. */
+function another(shop: Shop, { like, wood, n }: Extract<Effect, { do: 'another' }>): Shop {
+  const first = shop.woods.find((w) => w.id === like);
+  if (!first) return shop;
+  const waits = shop.waits.filter((w) => w.wood === like).map((w) => ({ ...w, wood }));
+  const pieces = first.pieces.map((p) => ({ ...p, n }));
+  return {
+    ...shop,
+    woods: [...shop.woods, { ...first, id: wood, pieces }],
+    waits: [...shop.waits, ...waits],
+  };
 }
 
 /** Woods that are glued are one from then on; their frames lie in that of the first. */

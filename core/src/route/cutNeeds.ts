@@ -37,14 +37,14 @@ export function cutNeeds(
 }
 
 /** After a new hold what was cut before does not run true; sizes are cut on what does. */
-function alignedNeeds(wood: Wood, skin: Skin, { id }: Operation): Need[] {
+function alignedNeeds(wood: Wood, skin: Skin, { doing }: Operation): Need[] {
   const stretch = inWood(stretchOf(skin), skin.axis);
   const under = wood.body.skins.filter((s) => {
     const own = inWood(stretchOf(s), s.axis);
     return s.side === 'outside' && own !== null && stretch !== null && overlap(own, stretch) > 0;
   });
   const last = under.at(-1);
-  if (id.startsWith('rough') || skin.side === 'inside' || stretch === null) return [];
+  if (doing === 'rough' || skin.side === 'inside' || stretch === null) return [];
   if (!last && clipsCorners(wood, skin)) return [];
   if (!last)
     return [unmet('It is not round here yet.', 'Raw stock does not run true.', 'Rough it to round first.')];

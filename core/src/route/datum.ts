@@ -10,7 +10,7 @@ import {
   type Placement,
 } from '../pattern/index.js';
 import type { Datum, OpId, Wood } from './shop.js';
-import { across } from './stretch.js';
+import { across, type Stretch } from './stretch.js';
 
 /** Where a datum lies in its wood: a frame whose x runs from it into the wood, and what made it. */
 export interface DatumPlace {
@@ -78,10 +78,16 @@ function ends(form: Body['form']): [low: number, high: number] {
   return [Math.min(...all), Math.max(...all)];
 }
 
+/** From where to where a wood reached before it was cut, along its frame, mm. */
+export function reachOfForm({ body }: Wood): Stretch {
+  const [x0, x1] = ends(body.form);
+  return { x0, x1 };
+}
+
 /** How long a wood was before it was cut, mm. */
-export function lengthOfForm({ body }: Wood): number {
-  const [low, high] = ends(body.form);
-  return high - low;
+export function lengthOfForm(wood: Wood): number {
+  const { x0, x1 } = reachOfForm(wood);
+  return x1 - x0;
 }
 
 /** What cut the wood off at a place, or null while wood still stands beyond it. */

@@ -1,5 +1,8 @@
 export { appliedAll } from './apply.js';
 export { covers } from './covers.js';
+export { coversItem } from './coversItem.js';
+export { qualified } from './qualified.js';
+export { joinItem, type JoinToMake } from './usual/joinItem.js';
 export { type Lengths, type Operation, type OperationKind, type Route } from './operation.js';
 export { play, type Played } from './play.js';
 export { routeText } from './routeText.js';
@@ -11,4 +14,4 @@ export { stepsOf } from './steps.js';
 export { NoWay } from './usual/noWay.js';
 export { usualRoute } from './usual/usualRoute.js';
 export { type CoatOn, type FitIn, goalOf, goalsOf, type Work } from './usual/work.js';
-export type { Shop, Wood } from './shop.js';
+export { EMPTY_SHOP, type Shop, type Wood } from './shop.js';

@@ -48,6 +48,8 @@ function effectNeeds(effects: readonly Effect[], shop: Shop, operation: Operatio
         return treatNeeds(effect, shop);
       case 'look':
         return effect.on.flatMap((on) => lookNeeds(shop, effect.wood, on));
+      case 'another':
+        return there(shop, effect.like, 'the first of its kind is made');
       case 'join':
         return effect.of.flatMap(({ wood }) => there(shop, wood, 'it is joined'));
       case 'fix':

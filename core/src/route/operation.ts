@@ -52,6 +52,8 @@ export type Effect =
   | { do: 'free'; wood: string; axis: Placement; ring: FreeRing; into: string; piece: PieceIn }
   /** `enters` goes into a hole that must be there */
   | { do: 'fix'; wood: string; fixed: Fixed; enters?: true }
+  /** another piece like it is fetched: its parts lie in it as they do in the first */
+  | { do: 'another'; like: string; wood: string; n: number }
   | { do: 'join'; into: string; of: { wood: string; at: Placement }[] }
   | { do: 'hold'; held: Held | null; untrue: boolean }
   /** `turning` is done while it spins */

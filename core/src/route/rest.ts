@@ -85,6 +85,7 @@ function isDone(
 function stands(effect: Effect, shop: Shop, by: OpId, rest: readonly Operation[]): boolean {
   if (effect.do === 'stock') return shop.woods.some((w) => w.id === effect.wood.id);
   if (effect.do === 'join' || effect.do === 'free') return woodOf(shop, effect.into) !== undefined;
+  if (effect.do === 'another') return woodOf(shop, effect.wood) !== undefined;
   if (effect.do === 'hold') return false;
   if (effect.do === 'wait') return true;
   const wood = woodOf(shop, effect.wood);

@@ -1,6 +1,6 @@
 import { bodySilhouette, type SilhouettePoint } from '../pattern/index.js';
 import { applied } from './apply.js';
-import { endNow } from './datum.js';
+import { endNow, reachOfForm } from './datum.js';
 import type { Effect, Operation } from './operation.js';
 import { EMPTY_SHOP, woodOf, type PieceIn, type Shop, type Wood } from './shop.js';
 import type { Step } from './step.js';
@@ -15,6 +15,9 @@ export interface StandingWood {
   /** x of the wood's frame where the piece's reference end lies, and which way the piece runs */
   pieceAt: number;
   pieceRuns: 1 | -1;
+  /** from where to where the stock reached before it was cut, and the largest radius that is left */
+  reach: Stretch;
+  most: number;
   /** where the others that still lie in the wood begin, x of the piece */
   beside: number[];
   /** from where to where the step works, x of the wood's frame; null where it is about the whole */
@@ -45,12 +48,15 @@ export function standingBefore(steps: readonly Step[], stepId: string, pitch: nu
   const wood = woodOf(shop, operation.on[0] ?? '') ?? shop.woods[0];
   const piece = wood?.pieces.find((p) => p.n === operation.place) ?? wood?.pieces[0];
   if (!wood || !piece) return null;
+  const silhouette = bodySilhouette(wood.body, pitch);
   return {
     wood,
-    silhouette: bodySilhouette(wood.body, pitch),
+    silhouette,
     rings: shop.woods.filter((w) => isRingOn(w, wood)).flatMap((w) => bodySilhouette(w.body, pitch)),
     pieceAt: piece.at.at[0],
     pieceRuns: piece.at.along[0] < 0 ? -1 : 1,
+    reach: reachOfForm(wood),
+    most: Math.max(0, ...silhouette.flatMap((run) => run.map((p) => p.outside))),
     beside: besideOf(wood.pieces, piece),
     work: workOf(operation),
   };

@@ -70,6 +70,10 @@ export interface Step {
   prepares?: boolean;
   /** where several pieces lie in one blank: for which of them it is done, or for all of them at once */
   share?: Share;
+  /** of a join: the parts that come to the piece in it, each as often as it takes pieces of it */
+  takes?: string[];
+  /** it is done to the put-together item, which its piece carries from then on */
+  item?: true;
   /** what it does to the wood; plans made before there were routes have none */
   operation?: Operation;
 }

@@ -1,4 +1,5 @@
 export { type Blank, blankFor, lengthFindings } from './blank.js';
+export { isBlankOf } from './blankOf.js';
 export {
   BLANK_FORMS,
   type BlankForm,

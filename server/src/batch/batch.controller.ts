@@ -21,6 +21,7 @@ import {
   NewBatchDto,
   PutAwayDto,
   ReplanDto,
+  SparesDto,
 } from './batch.dto.js';
 import { BatchService } from './batch.service.js';
 import { EventPageView, EventsDto, StoredEventsView } from './event.dto.js';
@@ -64,6 +65,13 @@ export class BatchController {
   @ApiCreatedResponse({ type: BatchDetailView })
   replan(@Param('id', ParseUUIDPipe) id: string, @Body() dto: ReplanDto): Promise<BatchDetailView> {
     return this.batches.replan(id, dto);
+  }
+
+  /** More pieces of a part, for some that were rejected. */
+  @Post(':id/spares')
+  @ApiCreatedResponse({ type: BatchDetailView })
+  spare(@Param('id', ParseUUIDPipe) id: string, @Body() dto: SparesDto): Promise<BatchDetailView> {
+    return this.batches.spare(id, dto);
   }
 
   /** What was recorded after a number; ask on while there is more. */

@@ -4,12 +4,13 @@ import {
   FITTING_WAYS,
   MOUNT_KINDS,
   STOCK_FORMS,
-  type Blank,
   type DrillMoment,
   type DrillSetup,
   type FittingWay,
+  type Lot,
   type MountKind,
   type NextStep,
+  type PartLine,
   type StockForm,
 } from '@compas/core';
 import { ApiProperty } from '@nestjs/swagger';
@@ -36,14 +37,9 @@ class DrillChoiceDto {
   @ChoiceField(DRILL_SETUPS, { optional: true }) setup?: DrillSetup;
 }
 
-/** The choices of a plan that are made for one batch. */
-export class PlanChoicesDto {
-  @NumberField({ min: 1, max: 2000, whole: true }) pieces: number;
-  @TextField({ max: 16, pattern: /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/, like: '2026-03-02T08:00' }) start: string;
-  @TextField({ ...DAY, nullable: true }) due: string | null;
+/** The choices for one part. */
+class PartChoicesDto {
   @TextField({ min: 1, max: 60 }) materialId: string;
-  /** which part of the item the batch makes; the first when not given */
-  @TextField({ max: 60, optional: true }) partId?: string;
   /** bundle on the drying shelf that it is made from; dry stock when not given */
   @IdField({ optional: true }) woodId?: string;
   /** turned while it is wet, and dried afterwards */
@@ -58,6 +54,24 @@ export class PlanChoicesDto {
   @ChoiceField(STOCK_FORMS, { optional: true }) stockForm?: StockForm;
   /** mark that all others are measured from; the reference end when not given */
   @TextField({ min: 1, max: 80, optional: true }) datum?: string;
+}
+
+/** The choices for a further part of an item. */
+class OtherPartDto extends PartChoicesDto {
+  @TextField({ min: 1, max: 60 }) partId: string;
+}
+
+/** The choices of a plan that are made for one batch: those for its part, or for the first where whole items are made. */
+export class PlanChoicesDto extends PartChoicesDto {
+  @NumberField({ min: 1, max: 2000, whole: true }) pieces: number;
+  @TextField({ max: 16, pattern: /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/, like: '2026-03-02T08:00' }) start: string;
+  @TextField({ ...DAY, nullable: true }) due: string | null;
+  /** the part that is chosen for; the first when not given */
+  @TextField({ max: 60, optional: true }) partId?: string;
+  /** choices for the other parts, where whole items are made */
+  @CoreType('OtherPart', { list: true, optional: true })
+  @ListField(() => OtherPartDto, { max: 60, optional: true })
+  others?: OtherPartDto[];
   @ApiProperty() @ObjectField(() => SchoolsDto) schools: SchoolsDto;
 }
 
@@ -66,6 +80,12 @@ export class NewBatchDto extends PlanChoicesDto {
   @NumberField({ min: 1, max: 1_000_000, whole: true }) revision: number;
   @TextField({ min: 1, max: 80 }) name: string;
   @TextField({ min: 1, max: 80 }) customer: string;
+}
+
+/** More pieces of a part, for some that were rejected. */
+export class SparesDto {
+  @TextField({ min: 1, max: 60 }) partId: string;
+  @NumberField({ min: 1, max: 200, whole: true }) count: number;
 }
 
 export class PutAwayDto {
@@ -80,7 +100,8 @@ export class BatchView {
   @ApiProperty() patternId: string;
   @ApiProperty() patternName: string;
   @ApiProperty() revision: number;
-  @ApiProperty() pieces: number;
+  @ApiProperty({ description: 'of all parts, spares included' }) pieces: number;
+  @CoreType('Lot', { list: true }) lots: Lot[];
   @ApiProperty() planVersion: number;
   @ApiProperty() putAway: boolean;
 }
@@ -92,9 +113,7 @@ export class BatchSummaryView extends BatchView {
   @ApiProperty() stepsInAll: number;
   @ApiProperty() rejected: number;
   @ApiProperty({ description: 'on the workshop’s clock' }) plannedEnd: string;
-  @ApiProperty() materialId: string;
-  @CoreType('Blank') blank: Blank;
-  @ApiProperty({ description: 'corners are clipped to an octagon' }) octagon: boolean;
+  @CoreType('PartLine', { list: true }) parts: PartLine[];
 }
 
 /** Batches in the order they were made, so many at a time. */

@@ -1,3 +1,4 @@
+import type { Lot } from '@compas/core';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 import { SharedRow } from '../database/sharedRow.js';
 
@@ -10,6 +11,8 @@ export class BatchEntity extends SharedRow {
   @Column('int') revision: number;
   @Column('text') name: string;
   @Column('int') pieces: number;
+  /** which of them are of which part, spares last */
+  @Column('jsonb') lots: Lot[];
   @Column('int', { name: 'plan_version' }) planVersion: number;
   @Column({ type: 'timestamptz', name: 'put_away_at', nullable: true }) putAwayAt: Date | null;
   /** number of the newest event; drawn under the lock of this row */

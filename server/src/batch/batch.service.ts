@@ -1,14 +1,22 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import {
+  batchPieces,
+  lotsOf,
   nextOf,
+  piecesIn,
+  plannedLots,
   stepsOfPiece,
   snapshotOf,
+  withSpares,
+  type BatchPiece,
+  type Lot,
   type PieceSummary,
   type PlanInputs,
   type PlanOrder,
   type PlanSnapshot,
   type PlanSummary,
+  type StepLine,
 } from '@compas/core';
 import { isUUID } from 'class-validator';
 import { SharedRows } from '../database/sharedRow.js';
@@ -27,6 +35,7 @@ import type {
   NewBatchDto,
   PlanChoicesDto,
   ReplanDto,
+  SparesDto,
 } from './batch.dto.js';
 import { BatchEntity } from './batch.entity.js';
 import { EventStore } from './eventStore.js';
@@ -37,7 +46,7 @@ import { PiecesUnderWay } from './piecesUnderWay.js';
 import { PlanVersionEntity } from './planVersion.entity.js';
 
 const COLUMNS = `b.id, b.name, o.customer, to_char(o.due, 'YYYY-MM-DD') AS due, b.pattern_id AS "patternId", p.name AS "patternName", b.revision,
-  b.pieces, b.plan_version AS "planVersion", b.put_away_at IS NOT NULL AS "putAway"`;
+  b.pieces, b.lots, b.plan_version AS "planVersion", b.put_away_at IS NOT NULL AS "putAway"`;
 const JOINED = `
 FROM batches b JOIN orders o ON o.workshop_id = b.workshop_id AND o.id = b.order_id
 JOIN patterns p ON p.workshop_id = b.workshop_id AND p.id = b.pattern_id`;
@@ -46,6 +55,9 @@ JOIN plan_versions v ON v.workshop_id = b.workshop_id AND v.batch_id = b.id AND 
 
 const VIEW = `SELECT ${COLUMNS} ${JOINED} WHERE b.id = $1`;
 const DETAIL = `SELECT ${COLUMNS}, v.hash AS "planHash", b.last_event::int AS "lastEvent" ${JOINED} ${PLAN} WHERE b.id = $1`;
+
+/** Pieces of a batch at most. */
+const MOST_PIECES = 20_000;
 
 /** Batches of a page. */
 const PAGE = 50;
@@ -67,6 +79,7 @@ SELECT pattern_id AS "patternId", sum(CASE WHEN open = 0 THEN pieces ELSE lost E
 const CHOICES = [
   'pieces',
   'partId',
+  'others',
   'woodId',
   'green',
   'start',
@@ -161,7 +174,8 @@ export class BatchService {
     const id = randomUUID();
     const orderId = randomUUID();
     const { patternId, revision } = dto;
-    const { pieces } = snapshot.plan.parts[0];
+    const lots = lotsOf(snapshot.plan.parts);
+    const pieces = piecesIn(lots);
     await manager.insert(OrderEntity, { workshopId, id: orderId, customer: dto.customer, due: dto.due });
     await manager.insert(OrderLineEntity, {
       workshopId,
@@ -179,6 +193,7 @@ export class BatchService {
       revision,
       name: dto.name,
       pieces,
+      lots,
       planVersion: 1,
       putAwayAt: null,
       summaryRule: this.summaries.rule,
@@ -208,11 +223,12 @@ export class BatchService {
         `${batch.changedBy || 'Somebody'} planned this batch anew in between; it is at plan ${batch.planVersion}.`,
       );
     const snapshot = await this.plan(batch.patternId, batch.revision, choices);
-    if (snapshot.plan.parts[0].pieces !== batch.pieces)
+    const planned = plannedLots(batch.lots);
+    if (!areAlike(lotsOf(snapshot.plan.parts), planned))
       throw Problem.unusable([
         {
           field: 'pieces',
-          why: `This batch has ${batch.pieces} pieces. For another number make another batch.`,
+          why: `This batch was planned for ${piecesIn(planned)} pieces. For another number make spares, for other parts another batch.`,
         },
       ]);
     const { manager, acting } = this.transaction;
@@ -228,6 +244,41 @@ export class BatchService {
     );
     await this.underWay.reopen(id, version, again);
     await this.summaries.refresh(manager, id, kept.summary.steps);
+    return this.show(id);
+  }
+
+  /** More pieces of a part by the same plan; they are numbered on, and begin a blank of their own. */
+  async spare(id: string, { partId, count }: SparesDto): Promise<BatchDetailView> {
+    const batch = await this.rows.locked(BatchEntity, id, 'batch');
+    const { manager } = this.transaction;
+    if (!batch.lots.some((lot) => lot.partId === partId))
+      throw Problem.unusable([
+        {
+          field: 'partId',
+          why: `The batch makes no part “${partId}”. Choose one of ${batch.lots.map((l) => l.partId).join(', ')}.`,
+        },
+      ]);
+    if (batch.pieces + count > MOST_PIECES)
+      throw Problem.unusable([
+        {
+          field: 'count',
+          why: `${count} more are too many: a batch has at most ${MOST_PIECES} pieces, this one has ${batch.pieces}.`,
+        },
+      ]);
+    const { workshopId } = batch;
+    const lots = withSpares(batch.lots, partId, count);
+    const pieces = piecesIn(lots);
+    await manager.update(BatchEntity, { workshopId, id }, { lots, pieces, ...this.rows.next(batch) });
+    await manager.query(
+      'INSERT INTO pieces (workshop_id, batch_id, number) SELECT $1, $2, generate_series($3::int, $4::int)',
+      [workshopId, id, batch.pieces + 1, pieces],
+    );
+    const { snapshot } = await manager.findOneByOrFail(PlanVersionEntity, {
+      workshopId,
+      batchId: id,
+      version: batch.planVersion,
+    });
+    await this.summaries.refresh(manager, id, keptPlan(snapshot).summary.steps);
     return this.show(id);
   }
 
@@ -249,29 +300,32 @@ export class BatchService {
   private async plan(patternId: string, revision: number, dto: PlanChoicesDto): Promise<PlanSnapshot> {
     const { body: pattern } = await this.patterns.revision(patternId, revision);
     const { body: workshop } = await this.workshop.show();
-    const { partId, woodId } = dto;
-    if (partId !== undefined && !pattern.parts.some((p) => p.id === partId))
+    const { partId, others = [] } = dto;
+    const wanted = [...(partId === undefined ? [] : [partId]), ...others.map((o) => o.partId)];
+    const unknown = wanted.find((id, i) => !pattern.parts.some((p) => p.id === id) || wanted.indexOf(id) < i);
+    if (unknown !== undefined)
       throw Problem.unusable([
         {
-          field: 'partId',
-          why: `The pattern has no part “${partId}”. Choose one of ${pattern.parts.map((p) => p.id).join(', ')}.`,
+          field: unknown === partId ? 'partId' : 'others',
+          why: `The pattern has no part “${unknown}”, or it is given twice. Its parts are ${pattern.parts.map((p) => p.id).join(', ')}.`,
         },
       ]);
+    const woods = [dto.woodId, ...others.map((o) => o.woodId)].filter((id) => id !== undefined);
     const inputs: PlanInputs = {
       pattern,
       workshop,
       stock: {
         kits: await this.kits.list(),
-        ...(woodId === undefined
+        ...(woods.length === 0
           ? {}
-          : { drying: (await this.drying.woods()).filter((w) => w.id === woodId) }),
+          : { drying: (await this.drying.woods()).filter((w) => woods.includes(w.id)) }),
       },
       order: orderOf(dto),
       schools: { ...dto.schools },
     };
     const snapshot = snapshotOf(inputs);
     const { plan } = snapshot;
-    if (plan.parts[0].steps.length === 0) {
+    if (plan.parts.some((p) => p.steps.length === 0)) {
       const none = plan.findings.find((f) => f.id.startsWith('route.none'));
       throw Problem.unusable([
         { field: 'mount', why: none ? `${none.what} ${none.why} ${none.remedy}` : 'It has no steps.' },
@@ -284,18 +338,29 @@ export class BatchService {
 function summaryView({ summary, at: _, ...view }: ListedRow, pieces: readonly PieceSummary[], now: number) {
   const { steps, school, ...shown } = summary;
   const next = nextOf(steps, pieces, school, now);
+  const all = batchPieces(view.lots, steps);
   return {
     ...view,
     ...shown,
     next,
     stepsDone: pieces.reduce((sum, p) => sum + p.stepsDone, 0),
     stepsInAll: pieces.reduce(
-      (sum, p) => sum + (p.rejected ? p.stepsDone : stepsOfPiece(steps, p.piece).length),
+      (sum, p) => sum + (p.rejected ? p.stepsDone : stepsOf(steps, all[p.piece - 1])),
       0,
     ),
     rejected: pieces.filter((p) => p.rejected).length,
   };
 }
+
+const stepsOf = (steps: readonly StepLine[], piece: BatchPiece | undefined): number =>
+  piece ? stepsOfPiece(steps, piece).length : 0;
+
+const areAlike = (a: readonly Lot[], b: readonly Lot[]): boolean =>
+  a.length === b.length &&
+  a.every(({ partId, first, count }, i) => {
+    const other = b[i];
+    return other?.partId === partId && other.first === first && other.count === count;
+  });
 
 /** Where a page begins: after a batch by the time it was made and its id. */
 function keyOf(after: string): { at: string; id: string } {

@@ -1,7 +1,16 @@
 import type { RunEvent, RunEventBody, RunEventKind } from '@compas/core';
 import { ApiProperty } from '@nestjs/swagger';
 import { plainToInstance } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsISO8601, IsObject, validate } from 'class-validator';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsInt,
+  IsISO8601,
+  IsObject,
+  Min,
+  validate,
+} from 'class-validator';
 import {
   BooleanField,
   ChoiceField,
@@ -81,6 +90,16 @@ class RejectedDto extends EventBodyDto implements Of<'rejected'> {
   @StepId() stepId: string;
   @Words(1) cause: string;
 }
+class JoinedDto extends EventBodyDto implements Of<'joined'> {
+  declare kind: 'joined';
+  @StepId() stepId: string;
+  @ApiProperty({ type: [Number] })
+  @IsArray({ message: 'pieces is missing. Give the numbers of the pieces as a list.' })
+  @ArrayMaxSize(100, { message: 'pieces has too many entries. Join at most 100 at a time.' })
+  @IsInt({ each: true, message: 'each of pieces must be the number of a piece, 1 or more.' })
+  @Min(1, { each: true, message: 'each of pieces must be the number of a piece, 1 or more.' })
+  pieces: number[];
+}
 class ReopenedDto extends EventBodyDto implements Of<'reopened'> {
   declare kind: 'reopened';
   @StepId() stepId: string;
@@ -97,6 +116,7 @@ const EVENT_FORMS = {
   tried: TriedDto,
   overridden: OverriddenDto,
   rejected: RejectedDto,
+  joined: JoinedDto,
   reopened: ReopenedDto,
 } satisfies Record<RunEventKind, unknown>;
 ChoiceField(EVENT_FORMS)(EventBodyDto.prototype, 'kind');

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import { piecesInBlank, type RunEvent, type StepLine } from '@compas/core';
+import type { RunEvent, StepLine } from '@compas/core';
 import { WorkshopTransaction } from '../database/workshopTransaction.js';
 import { Problem } from '../edge/problem.js';
 import { readEvent, type EventPageView, type SetAsideView, type StoredEventsView } from './event.dto.js';
@@ -17,6 +17,10 @@ interface Recorded {
 
 /** Events of one answer at most. */
 const PAGE = 2000;
+
+/** Whether how far a piece is hangs on others: those of its blank, or those of other parts. */
+const dependOnOthers = (steps: readonly StepLine[]): boolean =>
+  steps.some((s) => s.partId !== steps[0]?.partId || s.share !== undefined);
 
 /** The append-only stream of a batch. */
 @Injectable()
@@ -79,9 +83,9 @@ export class EventStore {
     );
     if (!recorded) throw Problem.notFound('batch');
     const { known, fitting, pieces, steps, events: ofPieces } = recorded;
-    // what is done to a blank is done to all pieces in it, and their events did not come along
-    if (pieces && piecesInBlank(steps) > 1) await this.summaries.refresh(manager, batchId, steps);
-    else if (pieces) await this.summaries.keep(manager, batchId, steps, pieces, ofPieces ?? []);
+    // what is done to a blank is done to all pieces in it, and parts wait for each other: their events did not come along
+    if (pieces && dependOnOthers(steps)) await this.summaries.refresh(manager, batchId, steps);
+    else if (pieces) await this.summaries.keepAlone(manager, batchId, steps, pieces, ofPieces ?? []);
     return { stored: (fitting?.length ?? 0) - known, fitting: new Set(fitting ?? []) };
   }
 

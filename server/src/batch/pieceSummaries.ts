@@ -1,8 +1,11 @@
 import { Injectable } from '@nestjs/common';
 import {
+  lotsOf,
+  piecesIn,
   progressOf,
   SUMMARY_RULE,
   summaryOf,
+  type Lot,
   type PieceSummary,
   type RunEvent,
   type StepLine,
@@ -32,18 +35,37 @@ export class PieceSummaries {
       `SELECT ${EVENT_COLUMNS} FROM events WHERE batch_id = $1`,
       [batchId],
     );
-    await this.keep(manager, batchId, steps, await this.numbersOf(manager, batchId), events);
+    const [batch] = await manager.query<{ lots: Lot[] }[]>('SELECT lots FROM batches WHERE id = $1', [
+      batchId,
+    ]);
+    const lots = batch?.lots ?? [];
+    const all = Array.from({ length: piecesIn(lots) }, (_, i) => i + 1);
+    await this.keep(manager, batchId, steps, { lots, pieces: all }, events);
   }
 
-  /** Keeps the summaries of pieces, from all of their events. The caller holds the lock of the batch's row. */
-  async keep(
+  /**
+   * Keeps the summaries of pieces that depend on no other, from all of their events. The caller holds the lock of
+   * the batch's row.
+   */
+  keepAlone(
     manager: EntityManager,
     batchId: string,
     steps: readonly StepLine[],
     pieces: readonly number[],
     events: readonly RunEvent[],
   ): Promise<void> {
-    const progress = progressOf(Math.max(0, ...pieces), events, steps);
+    const lots = lotsOf([{ partId: steps[0]?.partId ?? '', pieces: Math.max(0, ...pieces) }]);
+    return this.keep(manager, batchId, steps, { lots, pieces }, events);
+  }
+
+  private async keep(
+    manager: EntityManager,
+    batchId: string,
+    steps: readonly StepLine[],
+    { lots, pieces }: { lots: readonly Lot[]; pieces: readonly number[] },
+    events: readonly RunEvent[],
+  ): Promise<void> {
+    const progress = progressOf(lots, events, steps);
     const wanted = new Set(pieces);
     const summaries = progress.pieces.filter((p) => wanted.has(p.piece)).map((p) => summaryOf(steps, p));
     await manager.query(KEEP, [batchId, JSON.stringify(summaries)]);
@@ -62,11 +84,4 @@ export class PieceSummaries {
 
   /** The rule by which summaries are made now; batches of an older one are summed up anew at start. */
   readonly rule = SUMMARY_RULE;
-
-  private async numbersOf(manager: EntityManager, batchId: string): Promise<number[]> {
-    const rows = await manager.query<{ number: number }[]>('SELECT number FROM pieces WHERE batch_id = $1', [
-      batchId,
-    ]);
-    return rows.map((r) => r.number);
-  }
 }

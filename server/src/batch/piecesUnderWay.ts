@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import { carriedOver, progressOf, type PlanSnapshot, type RunEvent } from '@compas/core';
+import { carriedOver, progressOf, stepsOfPlan, type PlanSnapshot, type RunEvent } from '@compas/core';
 import { WorkshopTransaction } from '../database/workshopTransaction.js';
 import type { BatchEntity } from './batch.entity.js';
 import { EventStore } from './eventStore.js';
@@ -23,7 +23,7 @@ export class PiecesUnderWay {
 
   /** What of a batch has to be done again by a plan made anew. The caller holds the lock of the batch's row. */
   async doneAnew(
-    { id, planVersion, pieces, workshopId }: BatchEntity,
+    { id, planVersion, lots, workshopId }: BatchEntity,
     { plan, inputs }: PlanSnapshot,
   ): Promise<DoneAnew> {
     const before = await this.transaction.manager.findOneByOrFail(PlanVersionEntity, {
@@ -31,11 +31,19 @@ export class PiecesUnderWay {
       batchId: id,
       version: planVersion,
     });
-    const [{ steps }] = before.snapshot.plan.parts;
-    const [after] = plan.parts;
-    const part = inputs.pattern.parts.find((p) => p.id === after.partId) ?? inputs.pattern.parts[0];
+    const steps = stepsOfPlan(before.snapshot.plan);
     const events = await this.events.of(id);
-    const found = carriedOver(steps, after, part, progressOf(pieces, events, steps).pieces);
+    const { pieces } = progressOf(lots, events, steps);
+    const found = plan.parts.flatMap((after) => {
+      const part = inputs.pattern.parts.find((p) => p.id === after.partId) ?? inputs.pattern.parts[0];
+      const own = steps.filter((s) => s.partId === after.partId && s.item !== true);
+      return carriedOver(
+        own,
+        after,
+        part,
+        pieces.filter((p) => p.partId === after.partId),
+      );
+    });
     const last = Math.max(Date.now(), ...events.map((e) => Date.parse(e.at) + 1));
     return {
       steps: found.flatMap(({ piece, again }) => again.map((step) => ({ piece, stepId: step.id }))),

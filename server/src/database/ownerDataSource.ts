@@ -4,6 +4,7 @@ import { Samples1780000000002 } from './migrations/2-samples.js';
 import { Stock1795000000003 } from './migrations/3-stock.js';
 import { Together1796000000004 } from './migrations/4-together.js';
 import { Routes1796000000005 } from './migrations/5-routes.js';
+import { Items1796000000006 } from './migrations/6-items.js';
 
 export const MIGRATIONS = [
   Foundation1772000000001,
@@ -11,6 +12,7 @@ export const MIGRATIONS = [
   Stock1795000000003,
   Together1796000000004,
   Routes1796000000005,
+  Items1796000000006,
 ];
 
 /**

@@ -99,10 +99,8 @@ export class DemoService {
     return this.patterns.revise(stopper.id, stopper.name, body, 1, DEMO_OWNER.name);
   }
 
-  private async loadBatches(
-    [stopper, lantern, handle, lightPull]: PatternView[],
-    now: number,
-  ): Promise<void> {
+  private async loadBatches(patterns: PatternView[], now: number): Promise<void> {
+    const [stopper, lantern, handle, lightPull] = patterns;
     if (!stopper || !lantern || !handle || !lightPull) throw new Error('The demo patterns are missing.');
     const finished = await this.order(
       stopper,
@@ -152,6 +150,31 @@ export class DemoService {
     await this.order(lightPull, 'Marrowfield Guesthouse', 20, now + DAY, now + 14 * DAY, 'wax');
     await this.order(handle, 'Hobb Lane Allotments', 14, now + 2 * DAY, now + 20 * DAY, 'oil');
     await this.order(stopper, 'Sedgewater Inn', 18, now + 3 * DAY, now + 24 * DAY, 'polish');
+    await this.loadTops(
+      patterns.find((p) => p.body.kind === 'top' && p.body.parts.length > 2),
+      now,
+    );
+  }
+
+  /** Items of several parts, half run: two are together, one cures, and one body was lost on the way. */
+  private async loadTops(top: PatternView | undefined, now: number): Promise<void> {
+    if (!top) throw new Error('The demo has no top of several parts.');
+    const made = await this.order(top, 'Thistledown Toys', 5, now - 2 * DAY, now + 8 * DAY, 'wax');
+    const [body, launcher] = [6, 11];
+    await this.play(made, {
+      begun: now - 26 * HOUR,
+      stepsDone: (piece, own) => {
+        if (piece <= 2 || (piece >= body && piece < body + 3)) return own.length;
+        if (piece === 3) return own.length - 1;
+        if (piece < body) return own.findIndex((s) => s.item === true);
+        if (piece === body + 3) return own.findIndex((s) => s.operation?.doing === 'shape');
+        if (piece < launcher) return own.findIndex((s) => s.operation?.doing === 'sanded');
+        return piece < launcher + 2 ? own.length : 0;
+      },
+      deviation: spread,
+      check: (piece, checkId) => ({ passed: true, value: 22 + Math.round(scatter(piece, checkId) * 8) }),
+      rejected: { piece: body + 3, cause: 'A knot came up in the rim' },
+    });
   }
 
   private async order(
@@ -174,6 +197,7 @@ export class DemoService {
       finishId,
       perBlank: 1,
       mount: null,
+      ...wholeItems(pattern.body, finishId),
       schools: { speed: 'rpm-diameter', batching: 'by-operation' },
     };
     return this.batches.create(dto);
@@ -185,6 +209,20 @@ export class DemoService {
     if (setAside.length > 0)
       throw new Error(`The demo made an event that cannot be read: ${setAside[0]?.why ?? ''}`);
   }
+}
+
+/** Where the item has several parts they are all made, each of its own wood. */
+function wholeItems({ parts: [_, ...rest] }: PatternBody, finishId: string): Pick<NewBatchDto, 'others'> {
+  if (rest.length === 0) return {};
+  return {
+    others: rest.map(({ id, materialId }) => ({
+      partId: id,
+      materialId,
+      finishId,
+      perBlank: 1,
+      mount: null,
+    })),
+  };
 }
 
 /** The seam under a fingernail, and how tall it stands; one stopper of the lot caught. */

@@ -63,6 +63,31 @@ const fromForm = (id: string, sizes: Record<string, number>, materialId: string)
   return form.body(Object.fromEntries(Object.entries(sizes).map(([key, mm]) => [key, dim(mm)])), materialId);
 };
 
+/** A top whose body is glued onto its stem, and the handle that it is launched with: three parts, two things. */
+function topWithLauncher(): PatternBody {
+  const top = fromForm('launched-top', { body: 58, thick: 24, stem: 10, stemLength: 74 }, 'maple');
+  const [launcher] = fromForm('launcher', { stem: 10, grip: 32, length: 130, cord: 4 }, 'walnut').parts;
+  const [turning] = launcher.turnings;
+  const elements = turning.elements.map((e) => ({ ...e, id: `l${e.id}` }));
+  return {
+    ...top,
+    parts: [
+      ...top.parts,
+      { ...launcher, id: 'part3', name: 'Launcher', turnings: [{ ...turning, id: 'turning3', elements }] },
+    ],
+    checks: [
+      {
+        id: 'spins',
+        kind: 'function',
+        words: 'Spins on a plate',
+        stage: 'assemble',
+        unit: 's',
+        least: 20,
+      },
+    ],
+  };
+}
+
 export const demoPatterns: DemoPattern[] = [
   pattern(
     'Dovecote carafe stopper',
@@ -205,11 +230,7 @@ export const demoPatterns: DemoPattern[] = [
     kit: null,
     body: fromForm('finger-top', { body: 40, height: 44, stem: 6 }, 'boxwood'),
   },
-  {
-    name: 'Meadow top on a stem',
-    kit: null,
-    body: fromForm('launched-top', { body: 58, thick: 24, stem: 10, stemLength: 74 }, 'maple'),
-  },
+  { name: 'Meadow top with launcher', kit: null, body: topWithLauncher() },
   {
     name: 'Meadow launcher',
     kit: null,

@@ -1,6 +1,10 @@
 import { createHash } from 'node:crypto';
 import {
+  batchPieces,
+  lotsOf,
   stepsOfPiece,
+  stepsOfPlan,
+  type BatchPiece,
   type PlanSnapshot,
   type RunEvent,
   type RunEventBody,
@@ -12,7 +16,7 @@ import {
 export interface DemoRun {
   /** instant of the first event */
   begun: number;
-  /** steps done of a piece, from the first */
+  /** steps done of a piece, from the first of its own */
   stepsDone: (piece: number, steps: readonly Step[]) => number;
   /** deviation from the wanted size, mm */
   deviation: (piece: number, station: Station) => number;
@@ -25,7 +29,8 @@ const MINUTE = 60_000;
 
 /** The events of a run, operation by operation as the demo workshop works, waits between. */
 export function demoEvents(batchId: string, { plan }: PlanSnapshot, run: DemoRun): RunEvent[] {
-  const [part] = plan.parts;
+  const steps = stepsOfPlan(plan);
+  const pieces = batchPieces(lotsOf(plan.parts), steps);
   const events: RunEvent[] = [];
   let clock = run.begun;
   const add = (piece: number, body: RunEventBody) => {
@@ -40,38 +45,51 @@ export function demoEvents(batchId: string, { plan }: PlanSnapshot, run: DemoRun
       body,
     });
   };
-  part.steps.forEach((step, index) => {
-    for (let piece = 1; piece <= part.pieces; piece++) {
-      if (run.stepsDone(piece, part.steps) <= index || stepsOfPiece([step], piece).length === 0) continue;
+  for (const step of steps) {
+    for (const piece of pieces) {
+      const own = stepsOfPiece(steps, piece);
+      const index = own.indexOf(step);
+      if (index < 0 || run.stepsDone(piece.piece, own) <= index) continue;
       clock += step.minutes * MINUTE;
-      for (const id of step.measures) {
-        const station = part.stations.find((s) => s.id === id);
-        if (station)
-          add(piece, {
-            kind: 'measured',
-            stepId: step.id,
-            stationId: id,
-            ...measured(station, step, run.deviation(piece, station)),
-          });
-      }
-      for (const checkId of step.checks ?? [])
-        add(piece, {
+      const part = plan.parts.find((p) => p.partId === step.partId);
+      const stations = part?.stations.filter((s) => step.measures.includes(s.id)) ?? [];
+      for (const body of [
+        ...joinedIn(step, piece, pieces),
+        ...stations.map((station): RunEventBody => ({
+          kind: 'measured',
+          stepId: step.id,
+          stationId: station.id,
+          ...measured(station, step, run.deviation(piece.piece, station)),
+        })),
+        ...(step.checks ?? []).map((checkId): RunEventBody => ({
           kind: 'checked',
           stepId: step.id,
           checkId,
-          ...run.check(piece, checkId),
-        });
-      if (step.trialFit) add(piece, { kind: 'tried', stepId: step.id, fits: true, note: '' });
-      add(piece, { kind: 'done', stepId: step.id });
+          ...run.check(piece.piece, checkId),
+        })),
+        ...(step.trialFit ? [{ kind: 'tried' as const, stepId: step.id, fits: true, note: '' }] : []),
+        { kind: 'done' as const, stepId: step.id },
+      ])
+        add(piece.piece, body);
     }
     clock += (step.wait?.minutes ?? 0) * MINUTE;
-  });
+  }
   const { rejected } = run;
-  if (rejected) {
-    const stepId = part.steps[run.stepsDone(rejected.piece, part.steps)]?.id ?? part.steps[0]?.id ?? '';
+  const lost = pieces.find((p) => p.piece === rejected?.piece);
+  if (rejected && lost) {
+    const own = stepsOfPiece(steps, lost);
+    const stepId = own[run.stepsDone(rejected.piece, own)]?.id ?? own[0]?.id ?? '';
     add(rejected.piece, { kind: 'rejected', stepId, cause: rejected.cause });
   }
   return events;
+}
+
+/** Each carrier takes the piece of its own count. */
+function joinedIn(step: Step, { n }: BatchPiece, pieces: readonly BatchPiece[]): RunEventBody[] {
+  const taken = (step.takes ?? []).flatMap(
+    (partId) => pieces.find((p) => p.partId === partId && p.n === n) ?? [],
+  );
+  return taken.length === 0 ? [] : [{ kind: 'joined', stepId: step.id, pieces: taken.map((p) => p.piece) }];
 }
 
 /** What a calliper would show: a hundredth of a millimetre. */

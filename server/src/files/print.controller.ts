@@ -15,7 +15,7 @@ import {
 import type { Response } from 'express';
 import { InWorkshop } from '../access/inWorkshop.js';
 import { BatchService } from '../batch/batch.service.js';
-import { ChoiceField, IdField } from '../edge/fields.js';
+import { ChoiceField, IdField, TextField } from '../edge/fields.js';
 import { Problem } from '../edge/problem.js';
 import { pdfOf } from './pdf.js';
 
@@ -30,6 +30,8 @@ class WhichPrintDto {
 class PrintAsDto {
   @ChoiceField(PAPERS) paper: Paper;
   @ChoiceField(TYPES) format: Format;
+  /** which part of the item; the first when not given */
+  @TextField({ max: 60, optional: true }) part?: string;
 }
 
 /** What a plan gives at 1:1: sticks, gauges, templates; on paper, or as a drawing for a laser or saw. */
@@ -43,7 +45,7 @@ export class PrintController {
   @Get(':print')
   async print(
     @Param() { id, print }: WhichPrintDto,
-    @Query() { paper, format }: PrintAsDto,
+    @Query() { paper, format, part }: PrintAsDto,
     @Res({ passthrough: true }) response: Response,
   ): Promise<StreamableFile> {
     const batch = await this.batches.view(id);
@@ -51,7 +53,7 @@ export class PrintController {
     const title = `${batch.name}, ${PRINT_WORDS[print]}`;
     const pages = sheets(print, {
       title: batch.name,
-      part: plan.parts[0],
+      part: plan.parts.find((p) => p.partId === part) ?? plan.parts[0],
       workshop: inputs.workshop,
       paper: format === 'pdf' ? paper : 'roll',
       forCutter: format !== 'pdf',

@@ -45,5 +45,8 @@ export const createBatch = (body: NewBatch) => ask('post', '/api/batches', { bod
 export const replanBatch = ({ id, ...body }: PlanChoices & { id: string }) =>
   ask('post', '/api/batches/{id}/plans', { params: { path: { id } }, body });
 
+export const spareBatch = ({ id, ...body }: { id: string; partId: string; count: number }) =>
+  ask('post', '/api/batches/{id}/spares', { params: { path: { id } }, body });
+
 export const putAwayBatch = ({ id, putAway }: { id: string; putAway: boolean }) =>
   ask('put', '/api/batches/{id}/put-away', { params: { path: { id } }, body: { putAway } });

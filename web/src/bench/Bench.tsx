@@ -1,3 +1,4 @@
+import { pieceLabel, piecesIn } from '@compas/core';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useState } from 'react';
@@ -131,7 +132,7 @@ function BatchRow({ batch, timeZone, now }: { batch: BatchSummary; timeZone: str
 }
 
 function NextWords({
-  batch: { next, stepsDone, pieces },
+  batch: { next, stepsDone, lots, parts },
   timeZone,
   now,
 }: {
@@ -149,7 +150,8 @@ function NextWords({
   return (
     <b>
       {stepsDone === 0 ? 'Begin: ' : ''}
-      {next.step.title}, piece {next.piece} of {pieces}
+      {next.step.title}, {pieceLabel(lots, parts, next.piece)}
+      {parts.length < 2 && ` of ${piecesIn(lots)}`}
     </b>
   );
 }

@@ -5,7 +5,14 @@ import { answering, shownInApp } from '../../test/inApp.js';
 import type { BatchSummary } from '../api/batches.js';
 import Bench from './Bench.js';
 
-const line = (id: string, title: string) => ({ id, title, stage: 'turn' as const, wait: null, locks: [] });
+const line = (id: string, title: string) => ({
+  id,
+  partId: 'p',
+  title,
+  stage: 'turn' as const,
+  wait: null,
+  locks: [],
+});
 
 const batch = (i: number, rest: Partial<BatchSummary> = {}): BatchSummary => ({
   id: `b${i}`,
@@ -22,9 +29,16 @@ const batch = (i: number, rest: Partial<BatchSummary> = {}): BatchSummary => ({
   stepsDone: 3,
   stepsInAll: 12,
   rejected: 0,
-  materialId: 'ash',
-  blank: snapshotOf(exampleInputs(4)).plan.parts[0].blank,
-  octagon: false,
+  lots: [{ partId: 'p', first: 1, count: 4 }],
+  parts: [
+    {
+      partId: 'p',
+      name: 'Body',
+      materialId: 'ash',
+      blank: snapshotOf(exampleInputs(4)).plan.parts[0].blank,
+      octagon: false,
+    },
+  ],
   next: { kind: 'do', piece: 2, step: line('saw', 'Saw the blank') },
   ...rest,
 });

@@ -6,6 +6,7 @@ import {
   outlineOf,
   pointsOf,
   progressOf,
+  stepsOfPlan,
   type Element,
   type Outline,
   type PatternBody,
@@ -69,10 +70,11 @@ function sampleThing(sample: Sample): Thing[] {
 /** A piece as it was measured: the planned outline through the diameters that were read, straight between. */
 function measuredPieces(batch: BatchDetail): Thing[] {
   const [part] = batch.snapshot.plan.parts;
-  const progress = progressOf(batch.pieces, batch.events, part.steps);
-  return progress.pieces.flatMap((piece) => {
-    const own = progress.readings.filter((r) => r.piece === piece.piece);
-    const readings = finishedReadings(own, part.steps, part.stations);
+  const progress = progressOf(batch.lots, batch.events, stepsOfPlan(batch.snapshot.plan));
+  const own = progress.pieces.filter((p) => p.partId === part.partId);
+  return own.flatMap((piece) => {
+    const measured = progress.readings.filter((r) => r.piece === piece.piece);
+    const readings = finishedReadings(measured, part.steps, part.stations);
     const points = part.stations
       .flatMap((s) => {
         const read = readings.filter((r) => r.stationId === s.id).at(-1);

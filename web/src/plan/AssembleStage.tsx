@@ -1,20 +1,80 @@
-import { minutesInWords, type PartPlan, type PlanInputs, type PlannedHardware } from '@compas/core';
+import {
+  capitalised,
+  minutesInWords,
+  type PartPlan,
+  type Plan,
+  type PlanInputs,
+  type PlannedHardware,
+} from '@compas/core';
 import { Length, Say } from '../ui/Length.js';
 import type { Choose } from './draft.js';
 import { FittingWays } from './FittingWays.js';
 
 interface AssembleStageProps {
-  part: PartPlan;
+  plan: Plan;
   inputs: PlanInputs;
   choose?: Choose;
 }
 
 /** What is joined when, with which glue. */
-export function AssembleStage({ part, inputs, choose }: AssembleStageProps) {
-  const { hardware, otherHardware = [], joins } = part;
-  if (!hardware) return <p className="sheet">This piece carries no hardware.</p>;
+export function AssembleStage({ plan, inputs, choose }: AssembleStageProps) {
   return (
     <div className="column">
+      <ItemJoins plan={plan} />
+      <PartJoins part={plan.parts[0]} inputs={inputs} choose={choose} whole={plan.item !== undefined} />
+    </div>
+  );
+}
+
+/** How the parts of the item come together, join by join, and how the whole is looked at. */
+function ItemJoins({ plan: { item, parts } }: { plan: Plan }) {
+  if (!item) return null;
+  const steps = item.steps.filter((s) => (s.share?.place ?? 1) === 1);
+  const carrier = parts.find((p) => p.partId === steps[0]?.partId)?.name.toLowerCase();
+  if (steps.length === 0)
+    return <p className="sheet">Nothing joins its parts: they are delivered side by side.</p>;
+  return (
+    <>
+      <h2>Put together</h2>
+      <p className="soft">
+        Each {carrier} keeps its number and carries its item; at the lathe you say which pieces go with it.
+      </p>
+      {steps.map((step) => (
+        <div key={step.id} className="sheet">
+          <h3>{step.title}</h3>
+          {step.words.map((words) => (
+            <p key={words}>
+              <Say text={words} />
+            </p>
+          ))}
+          {step.wait !== null && (
+            <p>
+              {capitalised(step.wait.what)}: {minutesInWords(step.wait.minutes)}.
+            </p>
+          )}
+        </div>
+      ))}
+    </>
+  );
+}
+
+interface PartJoinsProps extends Omit<AssembleStageProps, 'plan'> {
+  part: PartPlan;
+  /** whole items are made */
+  whole: boolean;
+}
+
+/** The hardware of the part that is shown. */
+function PartJoins({ part, inputs, choose, whole }: PartJoinsProps) {
+  const { hardware, otherHardware = [], joins } = part;
+  if (!hardware)
+    return (
+      <p className="sheet">
+        {whole ? `The ${part.name.toLowerCase()} carries no hardware.` : 'This piece carries no hardware.'}
+      </p>
+    );
+  return (
+    <>
       {[hardware, ...otherHardware].map((h) => (
         <Meets key={h.fitted.id} hardware={h} />
       ))}
@@ -35,7 +95,7 @@ export function AssembleStage({ part, inputs, choose }: AssembleStageProps) {
           )}
         </div>
       ))}
-    </div>
+    </>
   );
 }
 

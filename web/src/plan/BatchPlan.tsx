@@ -1,13 +1,14 @@
-import type { Stage } from '@compas/core';
+import { inputsOfPart, piecesIn, planOfPart, type Lot, type Stage } from '@compas/core';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
-import { useState } from 'react';
-import { Link, useParams } from 'react-router';
+import { useMemo, useState } from 'react';
+import { Link, useLocation, useParams } from 'react-router';
 import { type BatchDetail } from '../api/batch.js';
 import { batchQuery } from '../api/batches.js';
 import { Figures } from '../ui/Figures.js';
 import { Findings } from '../ui/Findings.js';
 import { dayWords } from '../ui/clock.js';
+import { PartSwitch, useShownPart } from './PartSwitch.js';
 import { PrintLinks } from './PrintLinks.js';
 import { Replan } from './Replan.js';
 import { stageOf } from './stages.js';
@@ -27,10 +28,17 @@ export default function BatchPlan() {
 export const batchStage = (batch: { id: string; patternId: string }, stage: Stage): string =>
   stage === 'pattern' ? `/patterns/${batch.patternId}` : `/batches/${batch.id}/${stage}`;
 
+const piecesMade = (lots: readonly Lot[], partId: string): number =>
+  piecesIn(lots.filter((lot) => lot.partId === partId));
+
 function Kept({ batch }: { batch: BatchDetail }) {
   const stage = stageOf(useParams().stage, 'stock');
   const [replanning, setReplanning] = useState(false);
-  const { plan, inputs } = batch.snapshot;
+  const { plan: whole, inputs } = batch.snapshot;
+  const [shown, show] = useShownPart(whole);
+  const plan = planOfPart(whole, inputs.pattern, shown);
+  const ofPart = useMemo(() => inputsOfPart(inputs, shown), [inputs, shown]);
+  const { search } = useLocation();
   const elsewhere = plan.findings.filter((f) => f.stage !== stage && f.severity === 'stop');
   return (
     <WorkScreen
@@ -42,16 +50,18 @@ function Kept({ batch }: { batch: BatchDetail }) {
             {batch.due !== null && `, due ${dayWords(batch.due)}`}. Revision {batch.revision}, plan{' '}
             {batch.planVersion}.
           </span>
+          <PartSwitch plan={whole} shown={shown} show={show} />
         </>
       }
-      strip={<StageStrip plan={plan} stage={stage} workshop={inputs.workshop} />}
+      strip={<StageStrip plan={plan} stage={stage} workshop={inputs.workshop} pattern={inputs.pattern} />}
       band={
         <>
           <div className="band at-middle">
             <span>
-              {batch.pieces} pieces in {plan.parts[0].material.name.toLowerCase()}
+              {piecesMade(batch.lots, plan.parts[0].partId)} pieces in{' '}
+              {plan.parts[0].material.name.toLowerCase()}
             </span>
-            <PrintLinks batchId={batch.id} />
+            <PrintLinks batchId={batch.id} part={whole.parts.length > 1 ? shown : null} />
             <Button onClick={() => setReplanning(!replanning)} aria-expanded={replanning}>
               Plan anew
             </Button>
@@ -68,7 +78,7 @@ function Kept({ batch }: { batch: BatchDetail }) {
       }
       stage={stage}
       findings={plan.findings}
-      to={(wanted) => batchStage(batch, wanted)}
+      to={(wanted) => `${batchStage(batch, wanted)}${search}`}
       aside={
         <>
           <Findings
@@ -79,7 +89,7 @@ function Kept({ batch }: { batch: BatchDetail }) {
         </>
       }
     >
-      <StageWork plan={plan} stage={stage} inputs={inputs} batchId={batch.id} />
+      <StageWork plan={plan} stage={stage} inputs={ofPart} batchId={batch.id} />
     </WorkScreen>
   );
 }

@@ -1,4 +1,4 @@
-import { airOf, dryingWood, type PlanInputs, type Stage } from '@compas/core';
+import { airOf, dryingWood, inputsOfPart, planOfPart, type PlanInputs, type Stage } from '@compas/core';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useMemo, useState } from 'react';
@@ -8,13 +8,14 @@ import { patternQuery, type Pattern } from '../api/patterns.js';
 import { dryingQuery, type Bundle } from '../api/stock.js';
 import { useChange } from '../api/useChange.js';
 import { kitsQuery, workshopQuery } from '../api/workshop.js';
-import type { Kit, Workshop } from '@compas/core';
+import type { DryingWood, Kit, Plan, Workshop } from '@compas/core';
 import { Figures } from '../ui/Figures.js';
 import { Findings } from '../ui/Findings.js';
 import { Trouble } from '../ui/Trouble.js';
 import { usePlan } from '../workers/usePlan.js';
-import { draftFrom, type Choose } from './draft.js';
+import { draftFrom, keyFor, type Choose, type Draft } from './draft.js';
 import { OrderBand } from './OrderBand.js';
+import { PartSwitch, useShownPart } from './PartSwitch.js';
 import { stageOf } from './stages.js';
 import { StageStrip } from './StageStrip.js';
 import { StageWork } from './StageWork.js';
@@ -50,8 +51,6 @@ function Drafting({ pattern, workshop, kits, bundles }: DraftingProps) {
   const [search, setSearch] = useSearchParams();
   const [opened] = useState(() => Date.now());
   const stage = stageOf(useParams().stage, 'stock');
-  const navigate = useNavigate();
-  const create = useChange(createBatch, 'batches');
   const draft = useMemo(
     () => draftFrom(search, pattern.body, workshop, opened),
     [search, pattern.body, workshop, opened],
@@ -83,6 +82,28 @@ function Drafting({ pattern, workshop, kits, bundles }: DraftingProps) {
       },
       { replace: true },
     );
+  return <Drafted {...{ pattern, inputs, plan, draft, woods, stage, set }} />;
+}
+
+interface DraftedProps {
+  pattern: Pattern;
+  inputs: PlanInputs;
+  plan: Plan;
+  draft: Draft;
+  woods: DryingWood[];
+  stage: Stage;
+  set: Choose;
+}
+
+function Drafted({ pattern, inputs, plan: whole, draft, woods, stage, set }: DraftedProps) {
+  const [search] = useSearchParams();
+  const navigate = useNavigate();
+  const create = useChange(createBatch, 'batches');
+  const [shown, show] = useShownPart(whole);
+  const { workshop } = inputs;
+  const plan = planOfPart(whole, pattern.body, shown);
+  const ofPart = useMemo(() => inputsOfPart(inputs, shown), [inputs, shown]);
+  const choose: Choose = (key, value) => set(keyFor(key, shown, whole.parts[0].partId), value);
   const query = search.size > 0 ? `?${search.toString()}` : '';
   const to = (wanted: Stage) =>
     wanted === 'pattern'
@@ -107,19 +128,25 @@ function Drafting({ pattern, workshop, kits, bundles }: DraftingProps) {
   return (
     <WorkScreen
       title={
-        <h1>
-          Plan: <Link to={`/patterns/${pattern.id}`}>{pattern.name}</Link>
-        </h1>
+        <>
+          <h1>
+            Plan: <Link to={`/patterns/${pattern.id}`}>{pattern.name}</Link>
+          </h1>
+          <PartSwitch plan={whole} shown={shown} show={show} />
+        </>
       }
-      strip={<StageStrip plan={plan} stage={stage} workshop={workshop} />}
+      strip={<StageStrip plan={plan} stage={stage} workshop={workshop} pattern={pattern.body} />}
       band={
         <>
           <OrderBand
-            draft={draft}
+            draft={{
+              ...draft,
+              order: { ...plan.order, ...(draft.order.partId ? { partId: draft.order.partId } : {}) },
+            }}
             workshop={workshop}
-            set={set}
+            set={choose}
             parts={pattern.body.parts}
-            woods={woods.filter((w) => w.materialId === draft.order.materialId)}
+            woods={woods.filter((w) => w.materialId === plan.order.materialId)}
           >
             <Button type="primary" size="large" loading={create.isPending} onClick={keep}>
               Keep the plan
@@ -138,7 +165,7 @@ function Drafting({ pattern, workshop, kits, bundles }: DraftingProps) {
         </>
       }
     >
-      <StageWork plan={plan} stage={stage} inputs={inputs} choose={set} />
+      <StageWork plan={plan} stage={stage} inputs={ofPart} choose={choose} />
     </WorkScreen>
   );
 }

@@ -2,7 +2,7 @@ import { BATCHING_SCHOOLS, type DryingWood, materialsOf, SPEED_SCHOOLS, type Wor
 import { DatePicker, Input, InputNumber, Select } from 'antd';
 import dayjs from 'dayjs';
 import type { ReactNode } from 'react';
-import { NO_FINISH, type Draft } from './draft.js';
+import { NO_FINISH, ONLY, type Draft } from './draft.js';
 import { choicesOf } from '../ui/choices.js';
 
 interface OrderBandProps {
@@ -19,6 +19,7 @@ interface OrderBandProps {
 const DAY = 'YYYY-MM-DD';
 const CLOCK = 'HH:mm';
 const DRY_STOCK = 'dry';
+const WHOLE = '';
 
 /** The order and its choices, always in sight while the plan is being made. */
 export function OrderBand({ draft, workshop, set, parts, woods, children }: OrderBandProps) {
@@ -39,13 +40,16 @@ export function OrderBand({ draft, workshop, set, parts, woods, children }: Orde
       </label>
       {parts.length > 1 && (
         <label>
-          Which part
+          What is made
           <Select
-            aria-label="Which part"
-            value={order.partId ?? parts[0]?.id}
-            onChange={(id) => set('part', id)}
-            options={parts.map((p) => ({ value: p.id, label: p.name }))}
-            className="w-word"
+            aria-label="What is made"
+            value={order.others === undefined ? (order.partId ?? parts[0]?.id) : WHOLE}
+            onChange={(id) => set(ONLY, id === WHOLE ? null : id)}
+            options={[
+              { value: WHOLE, label: 'whole items' },
+              ...parts.map((p) => ({ value: p.id, label: `only ${p.name}` })),
+            ]}
+            className="w-name"
           />
         </label>
       )}

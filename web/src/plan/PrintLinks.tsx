@@ -1,8 +1,8 @@
 import { useUnits } from '../ui/units.js';
 import { PaperChoice, printAddress, usePaper } from './Paper.js';
 
-/** Batch sheet and story stick as PDF, on the paper at hand. */
-export function PrintLinks({ batchId }: { batchId: string }) {
+/** Batch sheet and story stick as PDF, on the paper at hand; of an item for the part that is shown. */
+export function PrintLinks({ batchId, part }: { batchId: string; part: string | null }) {
   const { units } = useUnits();
   const [paper] = usePaper();
   return (
@@ -16,7 +16,11 @@ export function PrintLinks({ batchId }: { batchId: string }) {
       >
         Batch sheet
       </a>
-      <a href={printAddress(batchId, 'stick', paper, 'pdf')} target="_blank" rel="noreferrer">
+      <a
+        href={printAddress(batchId, 'stick', { paper, part, format: 'pdf' })}
+        target="_blank"
+        rel="noreferrer"
+      >
         Story stick 1:1
       </a>
     </span>

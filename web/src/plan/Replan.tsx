@@ -1,9 +1,12 @@
 import {
   airOf,
+  capitalised,
   carriedOver,
   dryingWood,
+  pieceLabel,
   planDifference,
   progressOf,
+  stepsOfPlan,
   type CarriedOver,
   type Plan,
 } from '@compas/core';
@@ -40,8 +43,16 @@ export function Replan({ batch, onDone }: { batch: BatchDetail; onDone: () => vo
   if (failed) return <p role="alert">▲ No plan could be made with what is there now: {failed.message}</p>;
   if (after === null) return null;
   const words = planDifference(plan, after);
-  const [{ steps }] = plan.parts;
-  const { pieces } = progressOf(batch.pieces, batch.events, steps);
+  const steps = stepsOfPlan(plan);
+  const { pieces } = progressOf(batch.lots, batch.events, steps);
+  const carried = after.parts.flatMap((part) =>
+    carriedOver(
+      steps.filter((s) => s.partId === part.partId && s.item !== true),
+      part,
+      drawnPart(batch, part.partId),
+      pieces.filter((p) => p.partId === part.partId),
+    ),
+  );
   const again = () =>
     replan.mutate(
       { id: batch.id, basedOn: batch.planVersion, ...inputs.order, schools: inputs.schools },
@@ -61,7 +72,7 @@ export function Replan({ batch, onDone }: { batch: BatchDetail; onDone: () => vo
           </li>
         ))}
       </ul>
-      <UnderWay carried={carriedOver(steps, after.parts[0], partOf(batch), pieces)} />
+      <UnderWay carried={carried} called={(piece) => pieceLabel(batch.lots, plan.parts, piece)} />
       <Trouble error={replan.error} />
       <Button type="primary" disabled={words.length === 0} loading={replan.isPending} onClick={again}>
         Keep it as plan {batch.planVersion + 1}
@@ -72,7 +83,7 @@ export function Replan({ batch, onDone }: { batch: BatchDetail; onDone: () => vo
 }
 
 /** Pieces on which something is done that the new plan sees otherwise: somebody must look before it is kept. */
-function UnderWay({ carried }: { carried: CarriedOver[] }) {
+function UnderWay({ carried, called }: { carried: CarriedOver[]; called: (piece: number) => string }) {
   if (carried.length === 0) return null;
   return (
     <section aria-label="Pieces under way">
@@ -80,7 +91,7 @@ function UnderWay({ carried }: { carried: CarriedOver[] }) {
       <ul>
         {carried.map(({ piece, otherwise, gone, again, lost, left }) => (
           <li key={piece}>
-            <b>Piece {piece}</b>
+            <b>{capitalised(called(piece))}</b>
             <ul>
               {otherwise.map(({ stepId, words }) => (
                 <li key={stepId}>
@@ -105,7 +116,5 @@ function UnderWay({ carried }: { carried: CarriedOver[] }) {
   );
 }
 
-const partOf = ({ snapshot: { inputs, plan } }: BatchDetail) => {
-  const [{ partId }] = plan.parts;
-  return inputs.pattern.parts.find((p) => p.id === partId) ?? inputs.pattern.parts[0];
-};
+const drawnPart = ({ snapshot: { inputs } }: BatchDetail, partId: string) =>
+  inputs.pattern.parts.find((p) => p.id === partId) ?? inputs.pattern.parts[0];

@@ -1,10 +1,19 @@
-import { besideInBlank, type PartPlan, type Plan, type Stage, type Workshop } from '@compas/core';
+import {
+  besideInBlank,
+  type PartPlan,
+  type PatternBody,
+  type Plan,
+  type Stage,
+  type Workshop,
+} from '@compas/core';
 import { DrillLayer, HardwareLayer, MountLayer, TemplateLayer } from '../strip/fittingLayers.js';
 import { BlankLayer, CutLayer, FinishLayer, MarkLayer } from '../strip/layers.js';
 import { HollowLayer } from '../strip/HollowLayer.js';
 import { BesideLayer } from '../strip/StandingLayer.js';
 import { RingLayer } from '../strip/RingLayer.js';
 import { Strip } from '../strip/Strip.js';
+import { besidePart, reachBeside, TogetherLayer } from '../strip/TogetherLayer.js';
+import { useMemo } from 'react';
 import { useMarkSheet } from './MarkStage.js';
 import { useTemplate } from './useTemplate.js';
 
@@ -13,12 +22,14 @@ export function StageStrip({
   plan,
   stage,
   workshop,
+  pattern,
   selected,
   onSelect,
 }: {
   plan: Plan;
   stage: Stage;
   workshop: Workshop;
+  pattern: PatternBody;
   selected?: string | null;
   onSelect?: (id: string) => void;
 }) {
@@ -28,7 +39,14 @@ export function StageStrip({
   const shape = part.speeds.find((s) => s.stage === 'shape');
   const extra = blank.length - outline.length;
   // a piece is parted off at the drive; on a mandrel its waste is all at the tail
-  const before = blankShown && mount.wasteDrive > 0 ? extra - mount.wasteTail : 0;
+  const waste = blankShown && mount.wasteDrive > 0 ? extra - mount.wasteTail : 0;
+  const beside = useMemo(
+    () => (stage === 'assemble' && plan.item ? besidePart(pattern, part.partId) : []),
+    [stage, plan.item, pattern, part.partId],
+  );
+  const reach = reachBeside(beside, outline.length);
+  const [atHead, atTail] =
+    mount.headstockEnd === 'reference' ? [reach.reference, reach.far] : [reach.far, reach.reference];
   return (
     <Strip
       outline={outline}
@@ -36,13 +54,22 @@ export function StageStrip({
       bores={part.bores}
       tone={part.material.tone}
       headstockEnd={mount.headstockEnd}
-      before={before}
-      after={blankShown ? Math.max(0, extra - before) : 0}
-      largestRadius={blankShown ? blank.section / 2 : undefined}
+      before={Math.max(waste, atHead)}
+      after={blankShown ? Math.max(0, extra - waste) : atTail}
+      largestRadius={blankShown ? blank.section / 2 : Math.max(part.largestDiameter / 2, reach.radius)}
       rpm={shape?.rpm ?? null}
       selected={selected}
       onSelect={onSelect}
-      behind={blankShown ? <BlankLayer blank={blank} /> : null}
+      behind={
+        blankShown ? (
+          <BlankLayer blank={blank} />
+        ) : (
+          <TogetherLayer
+            beside={beside}
+            toneOf={(id) => (plan.parts.find((p) => p.partId === id) ?? part).material.tone}
+          />
+        )
+      }
     >
       {(stage === 'assemble' || stage === 'pattern' || stage === 'time') &&
         [part.hardware, ...(part.otherHardware ?? [])].map(

@@ -45,11 +45,11 @@ function Work({ plan, part, stage, inputs, choose, batchId }: StageWorkProps & {
     case 'surface':
       return <SurfaceStage part={part} />;
     case 'assemble':
-      return <AssembleStage part={part} inputs={inputs} choose={choose} />;
+      return <AssembleStage plan={plan} inputs={inputs} choose={choose} />;
     case 'time':
       return <TimeStage plan={plan} />;
     default:
-      return <StockStage part={part} batchId={batchId} />;
+      return <StockStage plan={plan} batchId={batchId} />;
   }
 }
 

@@ -1,4 +1,11 @@
-import type { Blank, PartPlan } from '@compas/core';
+import {
+  isBlankOf,
+  thingsNeeded,
+  type Blank,
+  type NeededThing,
+  type PartPlan,
+  type Plan,
+} from '@compas/core';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { Link } from 'react-router';
@@ -8,7 +15,8 @@ import { Length, Say } from '../ui/Length.js';
 import { Trouble } from '../ui/Trouble.js';
 
 /** The blank: what to saw, and how its end is marked. */
-export function StockStage({ part, batchId }: { part: PartPlan; batchId?: string }) {
+export function StockStage({ plan, batchId }: { plan: Plan; batchId?: string }) {
+  const [part] = plan.parts;
   const { blank } = part;
   const form = part.centring?.form ?? 'square';
   return (
@@ -18,7 +26,9 @@ export function StockStage({ part, batchId }: { part: PartPlan; batchId?: string
         {blank.count === 1 ? 'blank' : 'blanks'}, <Length mm={blank.section} />{' '}
         {form === 'square' ? 'square' : 'or more across'}, <Length mm={blank.length} /> long
       </h2>
-      {batchId !== undefined && <BlanksOnShelf batchId={batchId} wanted={blank.count} />}
+      {batchId !== undefined && (
+        <BlanksOnShelf batchId={batchId} part={part} several={plan.parts.length > 1} />
+      )}
       <div className="row at-top gap-wide">
         {form === 'square' && <EndOfBlank blank={blank} diameter={part.largestDiameter} />}
         <div className="beside">
@@ -47,16 +57,50 @@ export function StockStage({ part, batchId }: { part: PartPlan; batchId?: string
           </p>
         </div>
       </div>
+      <Needed things={thingsNeeded(plan)} />
     </div>
   );
 }
 
+/** What has to be there beside the wood, for all parts together. */
+function Needed({ things }: { things: NeededThing[] }) {
+  if (things.length === 0) return null;
+  return (
+    <section aria-labelledby="needed">
+      <h2 id="needed">Needed beside the wood</h2>
+      <table className="table">
+        <tbody>
+          {things.map(({ id, what, count, onHand, words }) => (
+            <tr key={id}>
+              <td className="number figures">{count > 0 ? `${count} ×` : ''}</td>
+              <td>
+                {what}
+                {words !== '' && (
+                  <>
+                    , <Say text={words} />
+                  </>
+                )}
+              </td>
+              <td>
+                {onHand !== null &&
+                  (onHand >= count ? `${onHand} on the shelf` : `▲ only ${onHand} on the shelf`)}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
 /** Whether the blanks of a batch are cut, where their wood is from, and where to plan the cutting. */
-function BlanksOnShelf({ batchId, wanted }: { batchId: string; wanted: number }) {
+function BlanksOnShelf({ batchId, part, several }: { batchId: string; part: PartPlan; several: boolean }) {
+  const wanted = part.blank.count;
   const stock = useQuery(stockQuery);
   const use = useChange(takeAll, 'stock');
   if (!stock.data) return null;
-  const own = stock.data.filter((h) => h.item.kind === 'blank' && h.item.batchId === batchId);
+  const { id: materialId } = part.material;
+  const own = stock.data.filter((h) => isBlankOf(h.item, batchId, several ? { ...part, materialId } : null));
   const there = own.reduce((sum, h) => sum + h.amount, 0);
   const origins = [
     ...new Set(own.flatMap(({ item }) => ('origin' in item && item.origin ? [item.origin] : []))),

@@ -5,6 +5,8 @@ import {
   minutesInWords,
   runsOf,
   schedulesOf,
+  stepsOfPlan,
+  type StepRun,
   wallMinutes,
   type Plan,
   type Schedule,
@@ -15,7 +17,6 @@ import { clockWords } from '../ui/clock.js';
 export function TimeStage({ plan }: { plan: Plan }) {
   const chosen = chosenSchedule(plan);
   const schedules = schedulesOf(plan);
-  const [part] = plan.parts;
   const from = wallMinutes(chosen.start);
   const share = (minutes: number) => (100 * minutes) / Math.max(1, chosen.elapsedMinutes);
   return (
@@ -32,7 +33,7 @@ export function TimeStage({ plan }: { plan: Plan }) {
         ))}
       </div>
       <div className="gantt">
-        {runsOf(part.steps).map((run) => {
+        {runsOf(stepsOfPlan(plan)).map((run) => {
           const spans = chosen.spans.filter((s) => run.steps.some((step) => step.id === s.stepId));
           const [first] = spans;
           if (!first) return null;
@@ -41,12 +42,12 @@ export function TimeStage({ plan }: { plan: Plan }) {
           const [a, b] = [wallMinutes(begins) - from, wallMinutes(ends) - from];
           const wait = Math.max(0, ...run.steps.map((s) => s.wait?.minutes ?? 0));
           return [
-            <span key={`${run.id}.word`}>{run.title}</span>,
+            <span key={`${run.id}.word`}>{called(plan, run)}</span>,
             <span
               key={run.id}
               className="bar"
               role="img"
-              aria-label={`${run.title}: ${clockWords(begins)} to ${clockWords(ends)}`}
+              aria-label={`${called(plan, run)}: ${clockWords(begins)} to ${clockWords(ends)}`}
             >
               <span style={{ left: `${share(a)}%`, width: `${share(b - a)}%` }} />
               {wait > 0 && (
@@ -65,6 +66,12 @@ export function TimeStage({ plan }: { plan: Plan }) {
       </p>
     </div>
   );
+}
+
+/** A run is called by its part where there are several. */
+function called({ parts }: Plan, { title, steps: [step] }: StepRun): string {
+  const part = parts.find((p) => p.partId === step?.partId);
+  return parts.length < 2 || !part || step?.item ? title : `${part.name}: ${title.toLowerCase()}`;
 }
 
 function School({ schedule, words, chosen }: { schedule: Schedule; words: string; chosen: Schedule }) {

@@ -8,6 +8,8 @@ import {
   materialById,
   MOUNT_KINDS,
   nextWholeHour,
+  type Part,
+  type PartChoices,
   type PatternBody,
   type PlanOrder,
   type Schools,
@@ -30,6 +32,26 @@ export type Choose = (key: string, value: string | null) => void;
 const USUAL_PIECES = 12;
 export const NO_FINISH = 'none';
 
+/** Choices that each part of an item has for itself; in the address those of a further part carry its name. */
+const OF_PART: ReadonlySet<string> = new Set([
+  'material',
+  'finish',
+  'wood',
+  'green',
+  'per',
+  'mount',
+  'fit',
+  'form',
+  'holes',
+  'datum',
+]);
+/** The address says that one part is made by itself. */
+export const ONLY = 'part';
+
+/** What a choice is called in the address for a part: those of the first have no name of their own. */
+export const keyFor = (key: string, partId: string, first: string): string =>
+  OF_PART.has(key) && partId !== first ? `${key}.${partId}` : key;
+
 /** Reads a draft from the address; what is not there is as the workshop usually does it. */
 export function draftFrom(
   search: URLSearchParams,
@@ -37,27 +59,25 @@ export function draftFrom(
   workshop: Workshop,
   now: number,
 ): Draft {
-  const materialId = search.get('material');
-  const finish = search.get('finish');
-  const usualFinish = workshop.finishes[0]?.id ?? null;
+  const only = pattern.parts.find((p) => p.id === search.get(ONLY));
+  const [first, ...rest] = pattern.parts;
+  const leading = only ?? first;
   return {
     customer: search.get('for') ?? '',
     order: {
-      ...partOf(search, pattern),
-      ...woodOf(search),
-      ...(search.get('green') === 'yes' ? { green: true } : {}),
+      ...(only && rest.length > 0 ? { partId: only.id } : {}),
+      ...choicesOf(search, leading, leading.id, workshop),
       pieces: whole(search.get('pieces'), USUAL_PIECES, 2000),
       start: search.get('start') ?? nextWholeHour(onClock(now, workshop.hours.timeZone)),
       due: search.get('due'),
-      materialId:
-        materialId !== null && materialById(materialId, workshop.materials)
-          ? materialId
-          : (pattern.parts.find((p) => p.id === search.get('part')) ?? pattern.parts[0]).materialId,
-      finishId:
-        finish === NO_FINISH ? null : (workshop.finishes.find((f) => f.id === finish)?.id ?? usualFinish),
-      perBlank: whole(search.get('per'), 1, 50),
-      mount: MOUNT_KINDS.find((m) => m === search.get('mount')) ?? null,
-      ...fittingOf(search),
+      ...(only || rest.length === 0
+        ? {}
+        : {
+            others: rest.map((part) => ({
+              partId: part.id,
+              ...choicesOf(search, part, leading.id, workshop),
+            })),
+          }),
     },
     schools: {
       speed: chosen(SPEED_SCHOOLS, search.get('speed')) ?? workshop.schools.speed,
@@ -70,16 +90,36 @@ export function draftFrom(
   };
 }
 
+/** What is chosen for one part. */
+function choicesOf(search: URLSearchParams, part: Part, first: string, workshop: Workshop): PartChoices {
+  const of = (key: string) => search.get(keyFor(key, part.id, first));
+  const materialId = of('material');
+  const finish = of('finish');
+  const usualFinish = workshop.finishes[0]?.id ?? null;
+  const woodId = of('wood');
+  return {
+    ...(woodId === null ? {} : { woodId }),
+    ...(of('green') === 'yes' ? { green: true } : {}),
+    materialId:
+      materialId !== null && materialById(materialId, workshop.materials) ? materialId : part.materialId,
+    finishId:
+      finish === NO_FINISH ? null : (workshop.finishes.find((f) => f.id === finish)?.id ?? usualFinish),
+    perBlank: whole(of('per'), 1, 50),
+    mount: MOUNT_KINDS.find((m) => m === of('mount')) ?? null,
+    ...fittingOf(of),
+  };
+}
+
 /** What an address chose, if it is still a choice. */
 const chosen = <T extends object>(choices: T, wanted: string | null) =>
   keysOf(choices).find((choice) => choice === wanted);
 
 /** How hardware is fitted, holes drilled, stock centred and marks measured, as far as it was chosen. */
-function fittingOf(search: URLSearchParams): Partial<PlanOrder> {
-  const fitting = FITTING_WAYS.find((w) => w === search.get('fit'));
-  const stockForm = STOCK_FORMS.find((f) => f === search.get('form'));
-  const drilling = drillChoices(search.get('holes'));
-  const datum = search.get('datum');
+function fittingOf(of: (key: string) => string | null): Partial<PartChoices> {
+  const fitting = FITTING_WAYS.find((w) => w === of('fit'));
+  const stockForm = STOCK_FORMS.find((f) => f === of('form'));
+  const drilling = drillChoices(of('holes'));
+  const datum = of('datum');
   return {
     ...(fitting ? { fitting } : {}),
     ...(stockForm ? { stockForm } : {}),
@@ -108,17 +148,6 @@ export function withDrillChoice(choices: readonly DrillChoice[], changed: DrillC
   return [...others, changed]
     .map(({ holeId, moment = '', setup = '' }) => [holeId, moment, setup].join(WITHIN))
     .join(HOLES);
-}
-
-/** The bundle on the drying shelf that was chosen. */
-function woodOf(search: URLSearchParams): { woodId?: string } {
-  const woodId = search.get('wood');
-  return woodId === null ? {} : { woodId };
-}
-
-function partOf(search: URLSearchParams, pattern: PatternBody): { partId?: string } {
-  const part = pattern.parts.find((p) => p.id === search.get('part'));
-  return part && pattern.parts.length > 1 ? { partId: part.id } : {};
 }
 
 function whole(text: string | null, usual: number, most: number): number {

@@ -65,7 +65,7 @@ describe('the order of a plan', () => {
   });
 
   it.each([
-    ['Which part', 'Body', { part: 'part2' }],
+    ['What is made', 'only Body', { part: 'part2' }],
     ['Material', 'Oak', { material: 'oak' }],
     ['Wood', 'Plum, split, from 2026-05-02', { wood: 'w1' }],
     ['Finish', 'from the tool', { finish: 'none' }],

@@ -1,6 +1,13 @@
-import { BATCHING_SCHOOLS, blankOf, nextAction, piecesInBlank, type BatchingSchool } from '@compas/core';
+import {
+  BATCHING_SCHOOLS,
+  nextAction,
+  pieceLabel,
+  piecesIn,
+  stepsOfPlan,
+  type BatchingSchool,
+} from '@compas/core';
 import { ConfigProvider, Segmented } from 'antd';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { sentenceOf } from '../api/problem.js';
 import { useNow } from '../ui/useNow.js';
@@ -48,22 +55,24 @@ function NotThere({ error }: { error: unknown }) {
 
 function Running({ run, batch }: { run: Run; batch: NonNullable<Run['batch']> }) {
   const { plan } = batch.snapshot;
-  const [part] = plan.parts;
+  const steps = useMemo(() => stepsOfPlan(plan), [plan]);
   const [school, setSchool] = useState<BatchingSchool>(plan.schools.batching);
   const [chosen, choose] = useState<{ piece: number; stepId: string } | null>(null);
   const now = useNow(1_000);
   const awake = useWakeLock();
   useStarted(run, school, chosen === null, now);
   if (!run.progress) return null;
-  const inBlank = piecesInBlank(part.steps);
-  const next = nextAction(part.steps, run.progress, school, now);
+  const next = nextAction(steps, run.progress, school, now);
   const piece = chosen?.piece ?? (next.kind === 'finished' ? 1 : next.piece);
   const state = run.progress.pieces[piece - 1];
   const step = chosen
-    ? part.steps.find((s) => s.id === chosen.stepId)
+    ? steps.find((s) => s.id === chosen.stepId)
     : next.kind === 'finished'
       ? undefined
       : next.step;
+  const part = plan.parts.find((p) => p.partId === (step?.partId ?? state?.partId)) ?? plan.parts[0];
+  const called = (n: number) => pieceLabel(batch.lots, plan.parts, n);
+  const ofPart = piecesIn(batch.lots.filter((lot) => lot.partId === part.partId));
   return (
     <>
       <header className="run-head">
@@ -71,8 +80,8 @@ function Running({ run, batch }: { run: Run; batch: NonNullable<Run['batch']> })
           ← {batch.name}
         </Link>
         <b className="run-piece">
-          piece {piece} of {batch.pieces}
-          {inBlank > 1 && <small> · blank {blankOf(piece, inBlank) + 1}</small>}
+          {called(piece)} of {ofPart}
+          {state && state.inBlank > 1 && <small> · blank {state.blank + 1}</small>}
         </b>
         <Segmented<BatchingSchool>
           aria-label="Batch goes"
@@ -86,8 +95,10 @@ function Running({ run, batch }: { run: Run; batch: NonNullable<Run['batch']> })
         <Connection connection={run.connection} pending={run.pending} awake={awake} />
       </header>
       <PieceRow
+        plan={plan}
+        lots={batch.lots}
         pieces={run.progress.pieces}
-        steps={part.steps}
+        steps={steps}
         current={piece}
         onChoose={(p, stepId) => choose({ piece: p, stepId })}
       />
@@ -96,6 +107,7 @@ function Running({ run, batch }: { run: Run; batch: NonNullable<Run['batch']> })
           next={next}
           now={now}
           timeZone={batch.snapshot.inputs.workshop.hours.timeZone}
+          label={called(next.piece)}
           onOpen={() => choose({ piece: next.piece, stepId: next.step.id })}
         />
       )}
@@ -112,8 +124,11 @@ function Running({ run, batch }: { run: Run; batch: NonNullable<Run['batch']> })
           key={`${piece}/${step.id}`}
           batch={batch}
           part={part}
+          steps={steps}
           step={step}
           state={state}
+          pieces={run.progress.pieces}
+          called={called}
           readings={run.progress.readings.filter((r) => r.piece === piece)}
           findings={run.findings}
           now={now}

@@ -9,6 +9,7 @@ import {
   type PieceProgress,
   type Reading,
   type RunEventBody,
+  type StandingWood,
   type Step,
 } from '@compas/core';
 import type { BatchDetail } from '../api/batch.js';
@@ -20,7 +21,9 @@ import { Length, Say } from '../ui/Length.js';
 import { CheckEntry } from './CheckEntry.js';
 import { Holding } from './Holding.js';
 import { keyFigure } from './keyFigure.js';
-import { useMemo } from 'react';
+import { JoinChoice } from './JoinChoice.js';
+import { Spare } from './Spare.js';
+import { useMemo, useState } from 'react';
 import { ReadingEntry } from './ReadingEntry.js';
 import { ReadingList } from './ReadingList.js';
 import { Reject } from './Reject.js';
@@ -30,8 +33,14 @@ import { TrialFit } from './TrialFit.js';
 interface StepWorkProps {
   batch: BatchDetail;
   part: PartPlan;
+  /** all of the plan */
+  steps: readonly Step[];
   step: Step;
   state: PieceProgress;
+  /** all of the batch */
+  pieces: readonly PieceProgress[];
+  /** what a piece is called */
+  called: (piece: number) => string;
   readings: readonly Reading[];
   findings: readonly Finding[];
   now: number;
@@ -42,8 +51,8 @@ interface StepWorkProps {
 
 /** One step of one piece: what to do, the one figure, what to record. */
 export function StepWork(props: StepWorkProps) {
-  const { part, step, state, readings, record, onLeave, now } = props;
-  const holds = holdsOn(step, part.steps, state, now);
+  const { part, steps, step, state, readings, record, onLeave, now } = props;
+  const holds = holdsOn(step, steps, state, now);
   const own = readings.filter((r) => r.stepId === step.id);
   const open = step.measures.filter((id) => !own.some((r) => r.stationId === id));
   const station = part.stations.find((s) => s.id === open[0]);
@@ -55,15 +64,23 @@ export function StepWork(props: StepWorkProps) {
   );
   const unchecked = checks.some((c) => !state.checked.has(c.id));
   const closed = state.done.has(step.id) || state.rejected !== null;
-  const rest = restOfRun(part.steps, step.id, state);
-  const finish = async (steps: readonly Step[]) => {
-    await record(...steps.map(({ id }): RunEventBody => ({ kind: 'done', stepId: id })));
+  const rest = restOfRun(steps, step.id, state);
+  const offered = (step.takes ?? []).flatMap((partId) => state.partners.get(partId)?.[0]?.piece ?? []);
+  const [picked, pick] = useState<number[] | null>(null);
+  const taken = picked ?? offered;
+  const finish = async (ended: readonly Step[]) => {
+    await record(
+      ...(step.takes && taken.length > 0
+        ? [{ kind: 'joined' as const, stepId: step.id, pieces: taken }]
+        : []),
+      ...ended.map(({ id }): RunEventBody => ({ kind: 'done', stepId: id })),
+    );
     onLeave();
   };
   return (
     <>
       <div className="run-strip">
-        <WoodStrip part={part} step={step} />
+        <WoodStrip part={part} steps={steps} step={step} />
       </div>
       <div className="run-body">
         <section className="run-what">
@@ -115,8 +132,20 @@ export function StepWork(props: StepWorkProps) {
               onOverride={(why) => record({ kind: 'overridden', stepId: step.id, why })}
             />
           )}
+          {state.rejected && (
+            <Spare batchId={props.batch.id} partId={state.partId} called={part.name.toLowerCase()} />
+          )}
           {!held && !closed && (
             <>
+              {step.takes && (
+                <JoinChoice
+                  step={step}
+                  pieces={props.pieces}
+                  label={props.called}
+                  chosen={taken}
+                  choose={pick}
+                />
+              )}
               {station && <ReadingEntry key={station.id} station={station} step={step} record={record} />}
               <StepTimers step={step} state={state} now={now} record={record} />
               {step.trialFit && <TrialFit step={step} state={state} record={record} />}
@@ -164,11 +193,12 @@ export function StepWork(props: StepWorkProps) {
 const PITCH = 0.4;
 
 /** The wood as it stands before this step, and where the step works; the drawing alone for plans that keep no wood. */
-function WoodStrip({ part, step }: { part: PartPlan; step: Step }) {
+function WoodStrip({ part, steps, step }: { part: PartPlan; steps: readonly Step[]; step: Step }) {
   const { outline, material, mount, blank } = part;
-  const standing = useMemo(() => standingBefore(part.steps, step.id, PITCH), [part.steps, step.id]);
-  const stock = standing?.wood.body.form;
-  const long = stock && 'length' in stock ? stock.length : outline.length;
+  // an item is joined of what all its parts have become
+  const played = step.item ? steps : part.steps;
+  const standing = useMemo(() => standingBefore(played, step.id, PITCH), [played, step.id]);
+  const beyond = standing && beyondEnds(standing, outline.length);
   return (
     <Strip
       outline={outline}
@@ -177,17 +207,11 @@ function WoodStrip({ part, step }: { part: PartPlan; step: Step }) {
       tone={material.tone}
       headstockEnd={mount.headstockEnd}
       tallest={240}
-      {...(standing
+      {...(standing && beyond
         ? {
-            before:
-              mount.headstockEnd === 'reference'
-                ? standing.pieceAt
-                : long - standing.pieceAt - outline.length,
-            after:
-              mount.headstockEnd === 'reference'
-                ? long - standing.pieceAt - outline.length
-                : standing.pieceAt,
-            largestRadius: blank.section / 2,
+            before: mount.headstockEnd === 'reference' ? beyond.reference : beyond.far,
+            after: mount.headstockEnd === 'reference' ? beyond.far : beyond.reference,
+            largestRadius: Math.max(blank.section / 2, standing.most),
             standing: (
               <StandingLayer
                 standing={standing}
@@ -205,9 +229,17 @@ function WoodStrip({ part, step }: { part: PartPlan; step: Step }) {
   );
 }
 
+/** How far the wood reaches beyond both ends of the piece, mm. */
+function beyondEnds({ reach, pieceAt, pieceRuns }: StandingWood, length: number) {
+  const [low, high] = [pieceAt - reach.x0, reach.x1 - pieceAt];
+  return pieceRuns > 0
+    ? { reference: Math.max(0, low), far: Math.max(0, high - length) }
+    : { reference: Math.max(0, high), far: Math.max(0, low - length) };
+}
+
 /** The runs of a piece; the steps of the one that is at hand, of the others how far they are. */
-function StepList({ part, step, state, onStep }: StepWorkProps) {
-  const runs = runsOf(stepsOfPiece(part.steps, state.piece));
+function StepList({ steps, step, state, onStep }: StepWorkProps) {
+  const runs = runsOf(stepsOfPiece(steps, state));
   return (
     <ol className="run-steps" aria-label="Steps of this piece">
       {runs.map((run) => {

@@ -105,12 +105,15 @@ describe('this device', () => {
   });
 
   it('remembers a batch as it was last seen', async () => {
-    const kept = { id: batch, planHash: 'a1', lastEvent: 7, events: [] } as unknown as BatchDetail;
+    const lots = [{ partId: 'p', first: 1, count: 3 }];
+    const kept = { id: batch, planHash: 'a1', lastEvent: 7, lots, events: [] } as unknown as BatchDetail;
     await rememberBatch(kept);
     expect(await recallBatch(batch)).toEqual(kept);
     // one that an older Compas kept is shown, and asked for anew from its beginning
-    await rememberBatch({ id: batch } as BatchDetail);
-    expect(await recallBatch(batch)).toEqual({ id: batch, planHash: '', lastEvent: 0 });
+    const plan = { parts: [{ partId: 'p' }] };
+    const old = { id: batch, pieces: 3, snapshot: { plan } } as unknown as BatchDetail;
+    await rememberBatch(old);
+    expect(await recallBatch(batch)).toEqual({ ...old, lots, planHash: '', lastEvent: 0 });
     expect(await recallBatch(randomId())).toBeUndefined();
   });
 });

@@ -1,4 +1,4 @@
-import type { RunEvent } from '@compas/core';
+import { lotsOf, type RunEvent } from '@compas/core';
 import { get, set, update } from 'idb-keyval';
 import type { BatchDetail } from '../api/batch.js';
 import { ask } from '../api/client.js';
@@ -67,5 +67,8 @@ export const rememberBatch = (batch: BatchDetail): Promise<void> => set(`batch/$
  */
 export async function recallBatch(id: string): Promise<BatchDetail | undefined> {
   const kept = await get<BatchDetail>(`batch/${id}`);
-  return kept && { ...kept, planHash: kept.planHash ?? '', lastEvent: kept.lastEvent ?? 0 };
+  if (!kept) return undefined;
+  // what was kept before batches knew parts has one
+  const lots = kept.lots ?? lotsOf([{ partId: kept.snapshot.plan.parts[0].partId, pieces: kept.pieces }]);
+  return { ...kept, lots, planHash: kept.planHash ?? '', lastEvent: kept.lastEvent ?? 0 };
 }

@@ -47,8 +47,13 @@ function figureOf(operation: Operation, part: PartPlan): KeyFigure | null {
     case 'hold':
       return holdFigure(operation);
     case 'try':
-    case 'join':
       return hardwareFigure(operation, part);
+    case 'join':
+      return (
+        figure('goes in', 'goes in') ??
+        figure('its middle at', 'its middle') ??
+        hardwareFigure(operation, part)
+      );
     default:
       return null;
   }

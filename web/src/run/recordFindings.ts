@@ -1,9 +1,9 @@
-import { contradictions, type Finding, type RunEvent } from '@compas/core';
+import { contradictions, stepsOfPlan, type Finding, type RunEvent } from '@compas/core';
 import type { BatchDetail } from '../api/batch.js';
 
 /** What somebody has to look at in the records of a batch: contradictions, and what was set aside. */
 export function recordFindings(batch: BatchDetail, events: readonly RunEvent[]): Finding[] {
-  const { steps } = batch.snapshot.plan.parts[0];
+  const steps = stepsOfPlan(batch.snapshot.plan);
   const aside = batch.setAside.map(({ id, why }, i): Finding => ({
     id: `run.aside.${id ?? i}`,
     severity: 'warn',
@@ -12,5 +12,5 @@ export function recordFindings(batch: BatchDetail, events: readonly RunEvent[]):
     why,
     remedy: 'Record it again at the lathe if it matters.',
   }));
-  return [...contradictions(steps, batch.pieces, events), ...aside];
+  return [...contradictions(steps, batch.lots, events), ...aside];
 }

@@ -1,4 +1,4 @@
-import { dim, progressOf, type AcceptanceCheck, type RunEventBody, type Station } from '@compas/core';
+import { dim, lotsOf, progressOf, type AcceptanceCheck, type RunEventBody, type Station } from '@compas/core';
 import { fireEvent, screen } from '@testing-library/react';
 import { exampleBatch, recorded } from '../../test/exampleBatch.js';
 import { shownInApp } from '../../test/inApp.js';
@@ -13,7 +13,7 @@ const { snapshot } = exampleBatch();
 const [part] = snapshot.plan.parts;
 const SAW = 'saw:blank part1';
 const stepOf = (id: string) => part.steps.find((s) => s.id === id)!;
-const untouched = () => progressOf(1, [], part.steps).pieces[0]!;
+const untouched = () => progressOf(lotsOf([{ partId: part.partId, pieces: 1 }]), [], part.steps).pieces[0]!;
 const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
 
 /** What was recorded, in order. */
@@ -118,7 +118,7 @@ describe('a wait', () => {
       until: Date.UTC(2026, 2, 2, 9, 2),
       what: 'the glue cures',
     };
-    shownInApp(<Waiting next={next} now={now} timeZone="UTC" onOpen={() => undefined} />);
+    shownInApp(<Waiting next={next} now={now} timeZone="UTC" label="piece 2" onOpen={() => undefined} />);
     expect(screen.getByText('1 h 2 min')).toBeTruthy();
     expect(screen.getByText(/until Mon 2 Mar, 09:02/)).toBeTruthy();
     expect(screen.getByText(/piece 2/)).toBeTruthy();

@@ -1,4 +1,11 @@
-import { progressOf, type BatchProgress, type Finding, type RunEvent, type RunEventBody } from '@compas/core';
+import {
+  progressOf,
+  stepsOfPlan,
+  type BatchProgress,
+  type Finding,
+  type RunEvent,
+  type RunEventBody,
+} from '@compas/core';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { loadBatch } from '../api/batch.js';
@@ -128,8 +135,7 @@ export function useRun(id: string): Run {
 
   const events = useMemo(() => merged(query.data?.events ?? [], own), [query.data, own]);
   const progress = useMemo(
-    () =>
-      query.data ? progressOf(query.data.pieces, events, query.data.snapshot.plan.parts[0].steps) : null,
+    () => (query.data ? progressOf(query.data.lots, events, stepsOfPlan(query.data.snapshot.plan)) : null),
     [query.data, events],
   );
   const findings = useMemo(

@@ -1,4 +1,4 @@
-import { nextAction, type BatchingSchool } from '@compas/core';
+import { nextAction, stepsOfPlan, type BatchingSchool } from '@compas/core';
 import { useEffect, useRef } from 'react';
 import type { Run } from './useRun.js';
 
@@ -9,7 +9,7 @@ import type { Run } from './useRun.js';
 export function useStarted(run: Run, school: BatchingSchool, following: boolean, now: number): void {
   const begun = useRef(new Set<string>());
   const { batch, progress, record } = run;
-  const next = batch && progress && nextAction(batch.snapshot.plan.parts[0].steps, progress, school, now);
+  const next = batch && progress && nextAction(stepsOfPlan(batch.snapshot.plan), progress, school, now);
   const piece = next?.kind === 'do' ? next.piece : 0;
   const stepId = next?.kind === 'do' ? next.step.id : '';
   const known = progress?.pieces[piece - 1]?.started.has(stepId) ?? true;

@@ -55,7 +55,7 @@ function Planning({ batches, made, stock, habits }: PlanningProps) {
   // until somebody chooses: the order that was asked for, or all, also those that only now arrive
   const [picked, choose] = useState<string[] | null>(null);
   const chosen = useMemo(
-    () => picked ?? wanted.map((w) => w.demand.id).filter((id) => asked === null || id === asked),
+    () => picked ?? wanted.filter((w) => asked === null || w.batch.id === asked).map((w) => w.demand.id),
     [picked, wanted, asked],
   );
   const [spare, setSpare] = useState(true);

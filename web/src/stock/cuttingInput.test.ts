@@ -5,6 +5,14 @@ import { cuttable, wantedBlanks } from './cuttingInput.js';
 
 const sawing = sawingOf(newWorkshop('UTC', 'mm'));
 
+const part = (partId: string, change: object) => ({
+  partId,
+  name: partId,
+  materialId: 'ash',
+  blank: { section: 43, length: 95, count: 10 },
+  octagon: true,
+  ...change,
+});
 const batch = (id: string, change: Partial<BatchSummary> = {}): BatchSummary =>
   ({
     id,
@@ -16,9 +24,7 @@ const batch = (id: string, change: Partial<BatchSummary> = {}): BatchSummary =>
     stepsDone: 0,
     rejected: 0,
     next: { kind: 'do' },
-    materialId: 'ash',
-    blank: { section: 43, length: 95, count: 10 },
-    octagon: true,
+    parts: [part('p1', {})],
     ...change,
   }) as BatchSummary;
 

@@ -1,4 +1,12 @@
-import { cutStockOf, rejectRate, withSpare, type CutDemand, type CutStock, type Sawing } from '@compas/core';
+import {
+  cutStockOf,
+  isBlankOf,
+  rejectRate,
+  withSpare,
+  type CutDemand,
+  type CutStock,
+  type Sawing,
+} from '@compas/core';
 import type { BatchSummary, Made } from '../api/batches.js';
 import type { HeldStock } from '../api/stock.js';
 
@@ -19,26 +27,27 @@ export function wantedBlanks(
 ): WantedBlanks[] {
   return batches
     .filter((b) => !b.putAway && b.stepsDone === 0)
-    .flatMap((batch) => {
-      const there = stock
-        .filter((h) => h.item.kind === 'blank' && h.item.batchId === batch.id)
-        .reduce((sum, h) => sum + h.amount, 0);
-      const count = batch.blank.count - there;
-      if (count <= 0) return [];
-      const { section, length } = batch.blank;
-      const demand = {
-        id: batch.id,
-        batchId: batch.id,
-        label: batch.name,
-        materialId: batch.materialId,
-        section,
-        length,
-        count,
-        octagon: batch.octagon,
-      };
-      const rate = rateOf(made, batch.patternId);
-      return [{ batch, demand, spare: withSpare(demand, rate), rate }];
-    });
+    .flatMap((batch) =>
+      batch.parts.flatMap((part) => {
+        const several = batch.parts.length > 1;
+        const { section, length } = part.blank;
+        const own = stock.filter((h) => isBlankOf(h.item, batch.id, several ? part : null));
+        const count = part.blank.count - own.reduce((sum, h) => sum + h.amount, 0);
+        if (count <= 0) return [];
+        const demand = {
+          id: several ? `${batch.id}/${part.partId}` : batch.id,
+          batchId: batch.id,
+          label: several ? `${batch.name}, ${part.name.toLowerCase()}` : batch.name,
+          materialId: part.materialId,
+          section,
+          length,
+          count,
+          octagon: part.octagon,
+        };
+        const rate = rateOf(made, batch.patternId);
+        return [{ batch, demand, spare: withSpare(demand, rate), rate }];
+      }),
+    );
 }
 
 /** What the log of a pattern says about rejects. */

@@ -109,7 +109,9 @@ export const StandingLayer = memo(function StandingLayer({
 });
 
 const isHollowed = ({ wood }: StandingWood, { id }: Hollow): boolean =>
-  wood.body.skins.some((s) => s.side === 'inside' && s.id.startsWith(`hollow:${id}`));
+  wood.body.skins.some(
+    (s) => s.side === 'inside' && (s.id.split('/').at(-1) ?? '').startsWith(`hollow:${id}`),
+  );
 
 /** The other pieces that lie in the same blank: where each begins, x of the one at hand. mm */
 export function BesideLayer({ outline, at }: { outline: Outline; at: readonly number[] }) {

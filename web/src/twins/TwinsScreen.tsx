@@ -2,10 +2,14 @@ import {
   ballSet,
   finishedReadings,
   inspectTwins,
+  pieceLabel,
   progressOf,
+  stepsOfPlan,
   twinsFindings,
   type BallSet,
+  type BatchProgress,
   type InspectedPiece,
+  type PartPlan,
   type TwinsVerdict,
 } from '@compas/core';
 import { useQuery } from '@tanstack/react-query';
@@ -14,12 +18,14 @@ import { Link, useParams } from 'react-router';
 import { type BatchDetail } from '../api/batch.js';
 import { batchQuery } from '../api/batches.js';
 import { batchStage } from '../plan/BatchPlan.js';
+import { PartSwitch, useShownPart } from '../plan/PartSwitch.js';
 import { WorkScreen } from '../plan/WorkScreen.js';
 import { DeviationLayer, ENLARGED } from '../strip/layers.js';
 import { Strip } from '../strip/Strip.js';
 import { recordFindings } from '../run/recordFindings.js';
 import { Findings } from '../ui/Findings.js';
 import { Length, Say } from '../ui/Length.js';
+import { ItemTable } from './ItemTable.js';
 import './twins.css';
 
 const StationChart = lazy(() => import('./StationChart.js'));
@@ -31,22 +37,28 @@ export default function TwinsScreen() {
   return batch.data ? <Twins batch={batch.data} /> : null;
 }
 
-function useVerdict(batch: BatchDetail): TwinsVerdict {
-  return useMemo(() => {
-    const [{ stations, steps }] = batch.snapshot.plan.parts;
-    const { pieces, readings } = progressOf(batch.pieces, batch.events, batch.snapshot.plan.parts[0].steps);
-    return inspectTwins(
+/** The verdict on the pieces of one part. */
+const verdictOn = (
+  { stations, steps, partId }: PartPlan,
+  { pieces, readings }: BatchProgress,
+): TwinsVerdict => {
+  const own = pieces.filter((p) => p.partId === partId);
+  const numbers = new Set(own.map((p) => p.piece));
+  return inspectTwins(
+    stations,
+    finishedReadings(
+      readings.filter((r) => numbers.has(r.piece)),
+      steps,
       stations,
-      finishedReadings(readings, steps, stations),
-      pieces.map((p) => ({ piece: p.piece, rejected: p.rejected !== null })),
-    );
-  }, [batch]);
-}
+    ),
+    own.map((p) => ({ piece: p.piece, rejected: p.rejected !== null })),
+  );
+};
 
 /** Balls are used as a set: an undersize one sets the size of all. */
-function ballSetOf({ snapshot }: BatchDetail, verdict: TwinsVerdict): BallSet | null {
+function ballSetOf({ snapshot }: BatchDetail, part: PartPlan, verdict: TwinsVerdict): BallSet | null {
   if (snapshot.inputs.pattern.kind !== 'ball') return null;
-  const balls = snapshot.plan.parts[0].outline.spans.filter((s) => s.element.kind === 'sphere');
+  const balls = part.outline.spans.filter((s) => s.element.kind === 'sphere');
   return ballSet(
     verdict,
     balls.map((s) => `${s.element.id}.crest`),
@@ -55,10 +67,14 @@ function ballSetOf({ snapshot }: BatchDetail, verdict: TwinsVerdict): BallSet | 
 
 function Twins({ batch }: { batch: BatchDetail }) {
   const { plan } = batch.snapshot;
-  const [part] = plan.parts;
-  const verdict = useVerdict(batch);
+  const [shown, show] = useShownPart(plan);
+  const part = plan.parts.find((p) => p.partId === shown) ?? plan.parts[0];
+  const progress = useMemo(() => progressOf(batch.lots, batch.events, stepsOfPlan(plan)), [batch, plan]);
+  const verdict = useMemo(() => verdictOn(part, progress), [part, progress]);
+  const called = (piece: number) =>
+    plan.parts.length < 2 ? String(piece) : pieceLabel(batch.lots, plan.parts, piece);
   const records = recordFindings(batch, batch.events);
-  const set = ballSetOf(batch, verdict);
+  const set = ballSetOf(batch, part, verdict);
   const measured = verdict.stations.filter((s) => s.count > 0);
   return (
     <WorkScreen
@@ -66,6 +82,7 @@ function Twins({ batch }: { batch: BatchDetail }) {
         <>
           <h1>{batch.name}</h1>
           <span className="soft">for {batch.customer}</span>
+          <PartSwitch plan={plan} shown={shown} show={show} />
         </>
       }
       strip={
@@ -105,6 +122,7 @@ function Twins({ batch }: { batch: BatchDetail }) {
       }
     >
       <div className="column">
+        <ItemTable batch={batch} progress={progress} />
         <p className="twins-verdict" data-state={verdict.state}>
           <span aria-hidden>
             {verdict.state === 'twins' ? '✓' : verdict.state === 'not twins' ? '▲' : '·'}
@@ -129,7 +147,7 @@ function Twins({ batch }: { batch: BatchDetail }) {
                 ))}
               </Suspense>
             </div>
-            <PieceTable verdict={verdict} />
+            <PieceTable verdict={verdict} called={called} />
           </>
         )}
       </div>
@@ -144,7 +162,7 @@ const VERDICT_WORDS = {
   'odd one out': '● odd one out',
 };
 
-function PieceTable({ verdict }: { verdict: TwinsVerdict }) {
+function PieceTable({ verdict, called }: { verdict: TwinsVerdict; called: (piece: number) => string }) {
   return (
     <div className="scroll">
       <table className="table">
@@ -163,7 +181,7 @@ function PieceTable({ verdict }: { verdict: TwinsVerdict }) {
         </thead>
         <tbody>
           {verdict.pieces.map((piece) => (
-            <PieceLine key={piece.piece} piece={piece} verdict={verdict} />
+            <PieceLine key={piece.piece} piece={piece} called={called(piece.piece)} verdict={verdict} />
           ))}
         </tbody>
       </table>
@@ -171,10 +189,18 @@ function PieceTable({ verdict }: { verdict: TwinsVerdict }) {
   );
 }
 
-function PieceLine({ piece, verdict }: { piece: InspectedPiece; verdict: TwinsVerdict }) {
+function PieceLine({
+  piece,
+  called,
+  verdict,
+}: {
+  piece: InspectedPiece;
+  called: string;
+  verdict: TwinsVerdict;
+}) {
   return (
     <tr>
-      <td className="figures">{piece.piece}</td>
+      <td className="figures">{called}</td>
       {verdict.stations.map(({ station }) => {
         const found = piece.judgements.find((j) => j.station.id === station.id);
         return (

@@ -1,4 +1,4 @@
-import { nextAction, progressOf, type PlanInputs, type Workshop } from '@compas/core';
+import { nextAction, progressOf, stepsOfPlan, type PlanInputs, type Workshop } from '@compas/core';
 import { useQueries, useQuery, type UseQueryResult } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
@@ -70,9 +70,10 @@ const inputsNow = (
 
 function stepsLeft(batch: BatchDetail): string {
   const { plan } = batch.snapshot;
+  const steps = stepsOfPlan(plan);
   const next = nextAction(
-    plan.parts[0].steps,
-    progressOf(batch.pieces, batch.events, plan.parts[0].steps),
+    steps,
+    progressOf(batch.lots, batch.events, steps),
     plan.schools.batching,
     Date.now(),
   );

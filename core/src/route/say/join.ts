@@ -102,6 +102,57 @@ export function glue(
   );
 }
 
+interface Sliding extends Manner {
+  subject: string;
+  into: string;
+  /** the wood whose frame goes on, and the one that goes over it */
+  shaft: string;
+  ring: string;
+  /** the end of the shaft that is measured from, and how far from it the middle of the ring comes to lie */
+  from: Datum;
+  at: number;
+  /** the end of the ring that looks to that end, and half the ring's length */
+  looks: Datum;
+  half: number;
+  cure?: Cure;
+}
+
+/** One wood is slid over the other as far as its place; they are one from then on. */
+export function slide(
+  shop: Shop,
+  { subject, into, shaft, ring, from, at, looks, half, cure, ...manner }: Sliding,
+  lengths: Lengths,
+): Operation {
+  const end = placeOf(woodFor(shop, shaft), from, lengths);
+  const near = placeOf(woodFor(shop, ring), looks, lengths);
+  const sign = Math.sign(end.along[0]) * Math.sign(near.along[0]);
+  const x = across(end, at - half).at[0] - sign * near.at[0];
+  return operationOf(
+    {
+      kind: 'join',
+      subject,
+      on: [shaft, ring],
+      said: [
+        { name: 'its middle', mm: at, from },
+        { name: 'half as long as', mm: half, from: looks, wood: ring },
+      ],
+      effects: [
+        {
+          do: 'join',
+          into,
+          of: [
+            { wood: shaft, at: HERE },
+            { wood: ring, at: { at: [x, 0, 0], along: [sign, 0, 0], facing: [0, 0, 1] } },
+          ],
+        },
+        ...curing(into, idOf('join', subject), cure),
+      ],
+      purpose: 'handle',
+    },
+    manner,
+  );
+}
+
 /** Where the inner wood's frame lies in the outer's when its tip stands so deep in the mouth. */
 function entering(mouth: Placement, tip: Placement, deep: number): Placement {
   const bottom = across(mouth, deep);

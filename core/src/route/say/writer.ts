@@ -7,7 +7,7 @@ import { dry } from './dry.js';
 import { face, flatAcross } from './face.js';
 import { free } from './free.js';
 import { hold, tailAway, takeOff } from './hold.js';
-import { fix, glue } from './join.js';
+import { fix, glue, slide } from './join.js';
 import { part } from './part.js';
 import { clip, saw } from './saw.js';
 import { treat } from './treat.js';
@@ -62,6 +62,7 @@ export class Writer {
   dry = (what: Parameters<typeof dry>[0]) => this.say(dry(what));
   fix = (what: Parameters<typeof fix>[1]) => this.say(fix(this.shop, this.own(what), this.lengths));
   glue = (what: Parameters<typeof glue>[1]) => this.say(glue(this.shop, this.own(what), this.lengths));
+  slide = (what: Parameters<typeof slide>[1]) => this.say(slide(this.shop, this.own(what), this.lengths));
   treat = (what: Parameters<typeof treat>[1]) => this.say(treat(this.shop, this.own(what), this.lengths));
   free = (what: Parameters<typeof free>[1]) => this.say(free(this.shop, this.own(what), this.lengths));
   part = (what: Parameters<typeof part>[1]) => this.say(part(this.shop, this.own(what), this.lengths));
@@ -84,7 +85,8 @@ export class Writer {
     return this.place === null || this.place === 1 ? pass : this.named(pass ?? 'piece');
   }
 
-  private say(operation: Operation): this {
+  /** Says an operation that was made of what another one says. */
+  say(operation: Operation): this {
     const own = this.place === null ? operation : { ...operation, place: this.place };
     this.operations.push(own);
     this.shop = applied(this.shop, own);

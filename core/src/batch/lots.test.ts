@@ -1,6 +1,8 @@
 import type { Step } from '../route/index.js';
 import {
+  batchPieces,
   contradictions,
+  lotsOf,
   nextAction,
   progressOf,
   scheduleBatch,
@@ -8,7 +10,6 @@ import {
   type RunEvent,
   type RunEventBody,
 } from './index.js';
-import { blankMates, placeInBlank } from './sharedBlank.js';
 
 const step = (id: string, place: number | null, locks: string[] = []): Step => ({
   id,
@@ -39,6 +40,7 @@ const steps = [
   step('turn (2)', 2, ['saw', 'part']),
   step('stub', null, ['part', 'turn (2)']),
 ];
+const lots = (count: number) => lotsOf([{ partId: 'p', pieces: count }]);
 const done = (piece: number, ...ids: string[]): RunEvent[] =>
   ids.map((stepId, i) => event(piece, i, { kind: 'done', stepId }));
 const event = (piece: number, sequence: number, body: RunEventBody): RunEvent => ({
@@ -52,16 +54,21 @@ const event = (piece: number, sequence: number, body: RunEventBody): RunEvent =>
 });
 const rejected = (piece: number) => event(piece, 8, { kind: 'rejected', stepId: 'turn', cause: 'a check' });
 const next = (pieces: number, events: RunEvent[]) => {
-  const found = nextAction(steps, progressOf(pieces, events, steps), 'by-piece', Date.UTC(2026, 2, 3));
+  const found = nextAction(steps, progressOf(lots(pieces), events, steps), 'by-piece', Date.UTC(2026, 2, 3));
   return found.kind === 'finished' ? found.kind : `${found.kind} ${found.piece} ${found.step.id}`;
 };
 
 describe('pieces that lie in one blank', () => {
   it('are counted blank by blank, the last one may hold fewer', () => {
-    expect([1, 2, 3, 4, 5].map((p) => placeInBlank(p, 2))).toEqual([1, 2, 1, 2, 1]);
-    expect(blankMates(4, 2, 5)).toEqual([3, 4]);
-    expect(blankMates(5, 2, 5)).toEqual([5]);
-    expect(stepsOfPiece(steps, 4).map((s) => s.id)).toEqual(['saw', 'turn (2)', 'stub']);
+    const five = batchPieces(lots(5), steps);
+    expect(five.map((p) => [p.blank, p.place, p.inBlank])).toEqual([
+      [0, 1, 2],
+      [0, 2, 2],
+      [1, 1, 2],
+      [1, 2, 2],
+      [2, 1, 1],
+    ]);
+    expect(stepsOfPiece(steps, five[3]!).map((s) => s.id)).toEqual(['saw', 'turn (2)', 'stub']);
   });
 
   it('share what is done to the blank; each has its own steps, and waits for those of the other', () => {
@@ -69,7 +76,7 @@ describe('pieces that lie in one blank', () => {
     expect(next(4, done(2, 'saw'))).toBe('do 1 turn');
     expect(next(4, done(1, 'saw', 'turn', 'part'))).toBe('do 2 turn (2)');
     // the other blank knows nothing of it
-    expect(progressOf(4, done(1, 'saw'), steps).pieces.map((p) => p.done.has('saw'))).toEqual([
+    expect(progressOf(lots(4), done(1, 'saw'), steps).pieces.map((p) => p.done.has('saw'))).toEqual([
       true,
       true,
       false,
@@ -89,12 +96,15 @@ describe('pieces that lie in one blank', () => {
       ...done(3, 'saw', 'turn', 'part'),
     ];
     expect(next(3, alone)).toBe('do 3 stub');
-    expect(progressOf(2, [rejected(1)], steps).pieces.map((p) => p.rejected !== null)).toEqual([true, false]);
+    expect(progressOf(lots(2), [rejected(1)], steps).pieces.map((p) => p.rejected !== null)).toEqual([
+      true,
+      false,
+    ]);
   });
 
   it('contradict themselves only where the blank does', () => {
     const ids = (pieces: number, events: RunEvent[]) =>
-      contradictions(steps, pieces, events).map((f) => f.id);
+      contradictions(steps, lots(pieces), events).map((f) => f.id);
     expect(ids(2, [...done(1, 'saw', 'turn', 'part'), ...done(2, 'turn (2)')])).toEqual([]);
     expect(ids(2, [...done(1, 'saw'), ...done(2, 'turn (2)')])).toEqual(['run.order.2.turn (2)']);
     expect(ids(2, [...done(1, 'saw'), rejected(1), ...done(2, 'turn (2)')])).toEqual([]);
@@ -104,12 +114,12 @@ describe('pieces that lie in one blank', () => {
   it('are scheduled with the blank worked on once, in an order that holds, in every school', () => {
     const hours = { timeZone: 'UTC', windows: [] };
     for (const school of ['by-piece', 'by-operation', 'prepare-all'] as const) {
-      const { handsOnMinutes, spans } = scheduleBatch(steps, 4, hours, 0, school);
+      const { handsOnMinutes, spans } = scheduleBatch(steps, lots(4), hours, 0, school);
       // two blanks of five steps, one set-up, each blank put on the lathe once
       expect(handsOnMinutes).toBe(2 * 5 * 10 + 5 + 2);
       const from = (id: string) => spans.find((s) => s.stepId === id)!.from;
       expect(from('turn (2)') > from('part')).toBe(true);
-      expect(scheduleBatch(steps, 3, hours, 0, school).handsOnMinutes).toBe(9 * 10 + 5 + 2);
+      expect(scheduleBatch(steps, lots(3), hours, 0, school).handsOnMinutes).toBe(9 * 10 + 5 + 2);
     }
   });
 });

@@ -1,0 +1,34 @@
+import type { Part, PatternBody } from '../pattern/index.js';
+import type { OtherPart, PlanInputs, PlanOrder } from './inputs.js';
+
+/** A part that is made, and the order as it is for it. */
+interface OrderedPart {
+  part: Part;
+  order: PlanOrder;
+}
+
+/** The parts that an order makes, the one it chooses for first; parts that the pattern no longer has are left out. */
+export function partsOrdered(pattern: PatternBody, order: PlanOrder): [OrderedPart, ...OrderedPart[]] {
+  const leading = pattern.parts.find((p) => p.id === order.partId) ?? pattern.parts[0];
+  const others = (order.others ?? []).flatMap((choices) => {
+    const part = pattern.parts.find((p) => p.id === choices.partId && p !== leading);
+    return part ? [{ part, order: orderWith(order, choices) }] : [];
+  });
+  return [{ part: leading, order }, ...others];
+}
+
+/** The order as it is for one of its parts. */
+export function orderOfPart(pattern: PatternBody, order: PlanOrder, partId: string): PlanOrder {
+  return partsOrdered(pattern, order).find(({ part }) => part.id === partId)?.order ?? order;
+}
+
+/** What one of the parts is planned from, as if it were made alone: for comparing ways of making it. */
+export const inputsOfPart = (inputs: PlanInputs, partId: string): PlanInputs => {
+  const { others: _, ...order } = orderOfPart(inputs.pattern, inputs.order, partId);
+  return { ...inputs, order: inputs.order.others === undefined ? inputs.order : { ...order, partId } };
+};
+
+/** What is chosen for a part stands alone: nothing of what was chosen for the first is taken over. */
+function orderWith({ pieces, start, due, others = [] }: PlanOrder, choices: OtherPart): PlanOrder {
+  return { ...choices, pieces, start, due, others };
+}

@@ -1,0 +1,226 @@
+import {
+  branchesOf,
+  branchFindings,
+  partsMeet,
+  type Branch,
+  type BranchJoin,
+  type PartsMeet,
+} from '../assembly/index.js';
+import { piecesInBlank } from '../batch/index.js';
+import type { Finding } from '../measure/index.js';
+import { outlineOf, type PatternBody } from '../pattern/index.js';
+import {
+  coversItem,
+  joinItem,
+  play,
+  stepsOf,
+  type JoinToMake,
+  type OperationKind,
+  type OrderLock,
+  type Shop,
+  type Step,
+} from '../route/index.js';
+import { itemChecks } from './checks.js';
+import type { PlanInputs } from './inputs.js';
+import { SETUPS } from './madePart.js';
+import type { PlannedPart } from './planPart.js';
+
+/** How parts come to each other, as the screens tell it. */
+export interface ItemJoin extends PartsMeet {
+  joinId: string;
+  /** the part whose piece carries what was joined */
+  carriedBy: string;
+}
+
+/** What is done to the item when its parts are made: joined, tried. */
+export interface WholeItem {
+  joins: ItemJoin[];
+  steps: Step[];
+}
+
+/** The parts put together, played on from where each is made, and held against the item as it is drawn. */
+export function wholeItem(
+  parts: readonly PlannedPart[],
+  inputs: PlanInputs,
+): { item: WholeItem; findings: Finding[] } {
+  const { pattern } = inputs;
+  const made = parts.filter((p) => p.plan.steps.length > 0);
+  const branches = branchesOf(pattern).filter(({ root, joins }) =>
+    [root.id, ...joins.flatMap((j) => j.takes)].every((id) => made.some((p) => p.plan.partId === id)),
+  );
+  const found = branches.map((branch) => ofBranch(branch, made, inputs));
+  return {
+    item: { joins: found.flatMap((f) => f.joins), steps: found.flatMap((f) => f.steps) },
+    findings: [...branchesOf(pattern).flatMap(branchFindings), ...found.flatMap((f) => f.findings)],
+  };
+}
+
+function ofBranch(branch: Branch, parts: readonly PlannedPart[], inputs: PlanInputs) {
+  const { root, joins } = branch;
+  const meets = joins.map((join) => ({ join, meet: meetOf(join, parts, inputs) }));
+  const lengths = lengthsOf(inputs.pattern);
+  const from = together(parts.map((p) => p.end));
+  const checks = itemChecks(inputs.pattern);
+  const route = joinItem(root, toMake(meets), from, lengths, {
+    title: `Look the ${inputs.pattern.kind === 'other' ? root.name.toLowerCase() : inputs.pattern.kind} over, put together`,
+    words: [
+      'From two sides: its parts are in line, nothing stands off, no glue shows.',
+      ...checks.map((c) => `${c.words}.`),
+    ],
+    minutes: LOOK,
+  });
+  const played = play(route, lengths, from);
+  const drafts = stepsOf(route, played, {
+    partId: root.id,
+    perBlank: 1,
+    fixtures: [],
+    tail: false,
+    setups: SETUPS,
+    remount: 0,
+    lengths,
+  });
+  const takes = meets.flatMap(({ join }) => rounds(join));
+  const own = drafts.map((step, i): Step => {
+    const round = takes[i];
+    const last = i === drafts.length - 1;
+    return {
+      ...step,
+      id: `item/${step.id}`,
+      item: true,
+      // it is not done before the lathe, though no lathe comes into it
+      prepares: false,
+      trialFit: round !== undefined,
+      ...(round?.takes ? { takes: [round.takes] } : {}),
+      ...(last && checks.length > 0 ? { checks: checks.map((c) => c.id) } : {}),
+      locks: [
+        ...step.locks.flatMap((l) => withinItem(l, drafts)),
+        ...(round ? madeFirst(parts, round.of) : []),
+      ],
+    };
+  });
+  return {
+    joins: meets.map(({ join, meet }) => ({ ...meet, joinId: join.sides.join.id, carriedBy: root.id })),
+    steps: perPlace(
+      own,
+      piecesInBlank(
+        parts.flatMap((p) => p.plan.steps),
+        root.id,
+      ),
+    ),
+    findings: [
+      ...played.findings,
+      ...coversItem(played.end, inputs.pattern, [[root.id, ...tied(branch)]]),
+      ...meets.flatMap(({ join, meet }) => glueFindings(join, meet)),
+    ],
+  };
+}
+
+/** Minutes to look an item over: typical, unchecked. */
+const LOOK = 0.5;
+
+/** Parts that are one with the root in the end: a cord holds its parts without making them one. */
+const tied = ({ joins }: Branch): string[] =>
+  joins.flatMap(({ brought, sides }) => (brought && sides.join.kind !== 'cord through' ? [brought.id] : []));
+
+const lengthsOf = ({ parts }: PatternBody) => {
+  const lengths = new Map(parts.map((p) => [p.id, outlineOf(p.turnings[0]).length]));
+  return (partId: string) => lengths.get(partId) ?? 0;
+};
+
+/** All parts on the bench, each as it is when it is made. */
+const together = (shops: readonly Shop[]): Shop => ({
+  woods: shops.flatMap((s) => s.woods),
+  held: null,
+  waits: shops.flatMap((s) => s.waits),
+});
+
+function meetOf({ sides }: BranchJoin, parts: readonly PlannedPart[], { workshop }: PlanInputs): PartsMeet {
+  const material = (id: string) => parts.find((p) => p.plan.partId === id)?.plan.material;
+  const [a, b] = [material(sides.inner.id), material(sides.outer.id)];
+  const known = [a, b].flatMap((m) => m ?? []);
+  return partsMeet(sides, known, workshop.glues);
+}
+
+/** A join as often as it is made, each time with the piece that it takes. */
+function rounds({ takes, sides }: BranchJoin): { takes: string | null; of: string[] }[] {
+  const of = [sides.inner.id, sides.outer.id];
+  return takes.length === 0 ? [{ takes: null, of }] : takes.map((id) => ({ takes: id, of }));
+}
+
+function toMake(meets: readonly { join: BranchJoin; meet: PartsMeet }[]): JoinToMake[] {
+  const count = new Map<string, number>();
+  return meets.flatMap(({ join, meet }) =>
+    rounds(join).map(({ takes }, i, all): JoinToMake => {
+      const { inner, outer } = join.sides;
+      const n = takes === null ? 1 : (count.get(takes) ?? 0) + 1;
+      if (takes !== null) count.set(takes, n);
+      const other = join.brought === inner ? outer : inner;
+      const of = ((n - 1) % (count.get(other.id) ?? 1)) + 1;
+      const [own, beside] = takes === null ? [1, 1] : [n, of];
+      return {
+        sides: join.sides,
+        inner: join.brought === inner ? own : beside,
+        outer: join.brought === outer ? own : beside,
+        pass: all.length > 1 ? i + 1 : null,
+        ...meet,
+      };
+    }),
+  );
+}
+
+/** Of what is needed only what is done to the item itself: what is done to the parts comes before as a whole. */
+const withinItem = (lock: OrderLock, steps: readonly Step[]): OrderLock[] =>
+  steps.some((s) => s.id === lock.stepId) ? [{ ...lock, stepId: `item/${lock.stepId}` }] : [];
+
+/** What of the parts comes first: their last steps, and what still cures when those are done. */
+function madeFirst(parts: readonly PlannedPart[], of: readonly string[]): OrderLock[] {
+  return parts
+    .filter((p) => of.includes(p.plan.partId))
+    .flatMap(({ plan: { steps, name } }) => {
+      const needed = new Set(steps.flatMap((s) => s.locks.map((l) => l.stepId)));
+      return steps.flatMap((step): OrderLock[] => {
+        if (BESIDE.has(step.operation?.kind ?? 'shop')) return [];
+        const minutes = handledAfter(step);
+        if (minutes > 0) return [{ stepId: step.id, reason: `${step.wait?.what ?? 'it cures'}.`, minutes }];
+        return needed.has(step.id)
+          ? []
+          : [{ stepId: step.id, reason: `the ${name.toLowerCase()} must be whole.` }];
+      });
+    });
+}
+
+/** What leaves the wood as it is, or stands at its beginning, is behind whoever has done the rest. */
+const BESIDE: ReadonlySet<OperationKind> = new Set(['saw', 'mark', 'hold']);
+
+const handledAfter = ({ operation }: Step): number =>
+  Math.max(0, ...(operation?.effects ?? []).map((e) => (e.do === 'wait' ? (e.wait.minutes.handle ?? 0) : 0)));
+
+/** Pieces of one blank are joined each by itself: each has steps of its own. */
+function perPlace(steps: readonly Step[], of: number): Step[] {
+  if (of === 1) return [...steps];
+  const ids = new Set(steps.map((s) => s.id));
+  const at = (id: string, place: number) => (place === 1 || !ids.has(id) ? id : `${id} (${place})`);
+  return Array.from({ length: of }, (_, i) => i + 1).flatMap((place) =>
+    steps.map((step) => ({
+      ...step,
+      id: at(step.id, place),
+      share: { place, of },
+      locks: step.locks.map((lock) => ({ ...lock, stepId: at(lock.stepId, place) })),
+    })),
+  );
+}
+
+function glueFindings({ sides }: BranchJoin, { glued, glue }: PartsMeet): Finding[] {
+  if (!glued || glue) return [];
+  return [
+    {
+      id: `assemble.glue.${sides.join.id}`,
+      severity: 'warn',
+      stage: 'assemble',
+      partId: sides.outer.id,
+      what: `The workshop has no glue for the ${sides.inner.name} and the ${sides.outer.name}.`,
+      why: 'The plan counts with the usual cure of such a glue.',
+      remedy: 'Enter the glue in the workshop, or get some.',
+    },
+  ];
+}
