@@ -1,5 +1,5 @@
 import { newWorkshop, STARTING_FORMS } from '@compas/core';
-import { draftFrom, drillChoices, withDrillChoice } from './draft.js';
+import { draftFrom, drillChoices, keyFor, withDrillChoice } from './draft.js';
 
 const pattern = STARTING_FORMS[0].body({}, 'maple');
 const workshop = {
@@ -66,6 +66,34 @@ describe('a draft read from the address', () => {
       materialId: 'maple',
       mount: null,
     });
+  });
+});
+
+describe('a draft of an item of several parts', () => {
+  const top = STARTING_FORMS.find((f) => f.id === 'launched-top')!.body({}, 'maple');
+  const of = (search: string) => draftFrom(new URLSearchParams(search), top, workshop, noon).order;
+
+  it('makes whole items, each part with choices of its own', () => {
+    const { others, ...first } = of('material=ash&material.part2=walnut&finish.part2=none&per.part2=2');
+    expect(first).toMatchObject({ materialId: 'ash', finishId: 'polish', perBlank: 1 });
+    expect(first).not.toHaveProperty('partId');
+    expect(others).toEqual([
+      { partId: 'part2', materialId: 'walnut', finishId: null, perBlank: 2, mount: null },
+    ]);
+  });
+
+  it('makes one part alone where that is said, by the choices of the first', () => {
+    const order = of('part=part2&material=walnut');
+    expect(order).toMatchObject({ partId: 'part2', materialId: 'walnut' });
+    expect(order).not.toHaveProperty('others');
+    expect(of('part=lid')).toHaveProperty('others');
+  });
+
+  it('keeps apart in the address what belongs to a part, and not what belongs to the order', () => {
+    expect(keyFor('mount', 'part2', 'part1')).toBe('mount.part2');
+    expect(keyFor('mount', 'part1', 'part1')).toBe('mount');
+    expect(keyFor('pieces', 'part2', 'part1')).toBe('pieces');
+    expect(of('mount.part2=chuck').others?.[0]?.mount).toBe('chuck');
   });
 });
 

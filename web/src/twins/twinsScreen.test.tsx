@@ -1,5 +1,6 @@
-import { screen } from '@testing-library/react';
+import { screen, within } from '@testing-library/react';
 import { answersOf, exampleBatch, recorded } from '../../test/exampleBatch.js';
+import { exampleTops, madeWhole } from '../../test/exampleItems.js';
 import { answering, shownInApp } from '../../test/inApp.js';
 import TwinsScreen from './TwinsScreen.js';
 
@@ -59,5 +60,79 @@ describe('twins', () => {
     const fat = (text: string) => (text.match(/too fat|rework|fat/gi) ?? []).length;
     expect(fat(with2)).toBeGreaterThan(0);
     expect(without2).not.toBe(with2);
+  });
+});
+
+describe('twins of items', () => {
+  const plain = exampleTops(2);
+  const [join, look] = plain.snapshot.plan.item!.steps;
+  const done = (piece: number, stepId: string) => recorded(piece, { kind: 'done', stepId });
+  const checked = (piece: number, passed: boolean, value: number) =>
+    recorded(piece, { kind: 'checked', stepId: look!.id, checkId: 'spins', passed, value });
+  const events = [
+    ...[1, 2, 3, 4].flatMap((n) => madeWhole(plain, n)),
+    recorded(1, { kind: 'joined', stepId: join!.id, pieces: [4] }),
+    done(1, join!.id),
+    checked(1, true, 24),
+    done(1, look!.id),
+  ];
+
+  /** The table of items, a row for each. */
+  async function items(more: ReturnType<typeof recorded>[]) {
+    const batch = exampleTops(2, [...events, ...more]);
+    answering(answersOf(batch));
+    const { user } = shownInApp(<TwinsScreen />, {
+      at: `/batches/${batch.id}/twins`,
+      path: '/batches/:id/twins',
+    });
+    const region = await screen.findByRole('region', { name: /items are together/ });
+    const rows = within(region).getAllByRole('row').slice(1);
+    return {
+      user,
+      region,
+      rows: rows.map((r) =>
+        within(r)
+          .getAllByRole('cell')
+          .map((c) => c.textContent),
+      ),
+    };
+  }
+
+  it('say what each is made of, what was found, and how many are together', async () => {
+    const { region, rows } = await items([]);
+    expect(within(region).getByRole('heading').textContent).toBe('1 of 2 items are together');
+    expect(rows).toEqual([
+      ['1', 'stem 1, body 2', '✓ 24 s', '✓ together'],
+      ['2', 'stem 2', '–', '· not joined yet'],
+    ]);
+  });
+
+  it('count none as good that failed its check, or was rejected when it was together', async () => {
+    const failed = await items([
+      recorded(2, { kind: 'joined', stepId: join!.id, pieces: [3] }),
+      done(2, join!.id),
+      checked(2, false, 6),
+      done(2, look!.id),
+      recorded(1, { kind: 'rejected', stepId: look!.id, cause: 'the body came loose' }),
+    ]);
+    expect(failed.rows.map((r) => r[3])).toEqual(['■ rejected', '■ failed a check']);
+    expect(within(failed.region).getByRole('heading').textContent).toContain('0 of 2');
+  });
+
+  it('judge each part by itself', async () => {
+    const station = plain.snapshot.plan.parts[1]!.stations[0]!;
+    const measured = recorded(4, {
+      kind: 'measured',
+      stepId: 'part2/measure:all',
+      stationId: station.id,
+      mm: station.finished + 3,
+      typed: '',
+    });
+    const { user } = await items([measured]);
+    expect(document.body.textContent).not.toContain('body 2fat');
+    await user.click(screen.getByText('Body × 2'));
+    const line = screen.getByRole('row', { name: /^body 2/ });
+    expect(line.textContent).toContain('fat');
+    expect(screen.getByRole('row', { name: /^body 1/ }).textContent).not.toContain('fat');
   });
 });
