@@ -1,5 +1,5 @@
 import { STARTING_FORMS } from '../pattern/index.js';
-import { alternatives } from './alternatives.js';
+import { alternatives, otherwise } from './alternatives.js';
 import { exampleInputs } from './exampleShop.js';
 import { chosenSchedule } from './plan.js';
 import { snapshotOf } from './snapshot.js';
@@ -48,5 +48,48 @@ describe('ways of holding, each planned through', () => {
     const [between] = alternatives(cup, ['between centres']);
     expect(between).toMatchObject({ minutes: null, holds: 0 });
     expect(between!.against.map((f) => f.why).join()).toContain('both ends are covered');
+  });
+});
+
+describe('another order in the same hold', () => {
+  const inputs = exampleInputs(6);
+  const [part] = snapshotOf(inputs).plan.parts;
+
+  it('is drilled at another moment, or turned green: each as the plan that does so', () => {
+    const orders = otherwise(inputs, part);
+    expect(orders.map((o) => o.id).sort()).toEqual([
+      'after parting',
+      'after rounding',
+      'after shaping',
+      'green',
+      'square blank',
+    ]);
+    const moments = new Set(part.drilling.map((d) => d.moment));
+    expect(orders.filter((o) => o.followed).map((o) => o.id)).toEqual([...moments]);
+    expect(orders[0]!.followed).toBe(true);
+    for (const { change, minutes, against } of orders) {
+      const { plan } = snapshotOf({ ...inputs, order: { ...inputs.order, ...change } });
+      if (minutes !== null) expect(minutes * 6).toBeCloseTo(chosenSchedule(plan).handsOnMinutes, 6);
+      for (const { what } of against) expect(plan.findings.map((f) => f.what)).toContain(what);
+    }
+  });
+
+  it('that cannot be gone says why: an insert that holds it must be in before it is turned', () => {
+    const late = otherwise(inputs, part).find((o) => o.id === 'after parting')!;
+    expect(late.minutes === null || late.against.length > 0).toBe(true);
+  });
+
+  it('of a piece without holes is green or dry', () => {
+    const plain = structuredClone(inputs);
+    plain.pattern.hardware = [];
+    plain.pattern.parts[0].holes = [];
+    const found = otherwise(plain, snapshotOf(plain).plan.parts[0]);
+    expect(found.map((o) => [o.id, o.followed])).toEqual([
+      ['dry', true],
+      ['green', false],
+    ]);
+    const green = structuredClone(plain);
+    green.order.green = true;
+    expect(otherwise(green, snapshotOf(green).plan.parts[0])[0]!.id).toBe('green');
   });
 });

@@ -11,7 +11,7 @@ export {
   stepsOfPlan,
   type Plan,
 } from './plan.js';
-export { type Alternative, alternatives } from './alternatives.js';
+export { type Alternative, alternatives, type Otherwise, otherwise, type Outcome } from './alternatives.js';
 export { type PlanSnapshot, snapshotOf } from './snapshot.js';
 export { type CarriedOver, carriedOver } from './carriedOver.js';
 export { planDifference } from './planDifference.js';

@@ -2,18 +2,21 @@ import {
   alternatives,
   capitalised,
   centringOf,
+  otherwise,
   type Alternative,
   type Mount,
   type MountKind,
+  type Otherwise,
+  type Outcome,
   type PartPlan,
   type PlanInputs,
   SENSIBLE_WAYS,
   STOCK_FORMS,
 } from '@compas/core';
 import { Segmented } from 'antd';
-import { useDeferredValue, useMemo, useState } from 'react';
+import { useDeferredValue, useMemo, useState, type ReactNode } from 'react';
 import { Length, Say } from '../ui/Length.js';
-import type { Choose } from './draft.js';
+import { drillChoices, withDrillChoice, type Choose } from './draft.js';
 import { StackBar } from './StackBar.js';
 
 interface MountStageProps {
@@ -50,6 +53,7 @@ export function MountStage({ part, inputs, choose }: MountStageProps) {
           {all ? 'Only the sensible ones' : `${mounts.length - SENSIBLE_WAYS} other ways, less fitting`}
         </button>
       )}
+      <OtherOrders part={part} inputs={inputs} choose={choose} />
       <State part={part} />
       <CentringPanel part={part} inputs={inputs} choose={choose} />
     </div>
@@ -61,6 +65,50 @@ function useAlternatives(inputs: PlanInputs, shown: readonly Mount[]): Alternati
   const settled = useDeferredValue(inputs);
   const kinds = shown.map((m) => m.kind).join('|');
   return useMemo(() => alternatives(settled, kinds.split('|') as MountKind[]), [settled, kinds]);
+}
+
+/** The same hold with another order of things: when it is drilled, green or dry. Each is planned through when it is asked for. */
+function OtherOrders({ part, inputs, choose }: MountStageProps) {
+  const [open, setOpen] = useState(false);
+  return (
+    <section>
+      <button type="button" className="more" aria-expanded={open} onClick={() => setOpen(!open)}>
+        {open
+          ? 'Only as it is planned'
+          : 'The same hold in another order: drilled first or last, green or dry'}
+      </button>
+      {open && <Orders part={part} inputs={inputs} choose={choose} />}
+    </section>
+  );
+}
+
+function Orders({ part, inputs, choose }: MountStageProps) {
+  const orders = useMemo(() => otherwise(inputs, part), [inputs, part]);
+  const quickest = orders
+    .filter((o) => o.against.length === 0 && o.minutes !== null)
+    .sort((a, b) => (a.minutes ?? 0) - (b.minutes ?? 0))[0];
+  return (
+    <div className="ways" role={choose ? 'radiogroup' : undefined} aria-label="Orders in this hold">
+      {orders.map((order) => (
+        <Choice key={order.id} chosen={order.followed} onChoose={choose && (() => takeOrder(order, choose))}>
+          <b>{order.label}</b>
+          <br />
+          {order.words}
+          <ComesTo way={order} quickest={order === quickest} />
+        </Choice>
+      ))}
+    </div>
+  );
+}
+
+/** Its choices, into the address. */
+function takeOrder({ change: { green, drilling } }: Otherwise, choose: Choose): void {
+  if (green !== undefined) choose('green', green ? 'yes' : null);
+  if (drilling)
+    choose(
+      'holes',
+      drilling.reduce((text, one) => withDrillChoice(drillChoices(text), one), ''),
+    );
 }
 
 /** What must stand on the lathe before the first cut, and what changes on the way. */
@@ -164,21 +212,38 @@ function Way({ mount, comesTo, quickest, chosen, onChoose }: WayProps) {
       )}
     </>
   );
+  return (
+    <Choice chosen={chosen} onChoose={onChoose}>
+      {inner}
+    </Choice>
+  );
+}
+
+/** One of several ways; it can be taken while the plan is in the making. */
+function Choice({
+  chosen,
+  onChoose,
+  children,
+}: {
+  chosen: boolean;
+  onChoose: (() => void) | undefined;
+  children: ReactNode;
+}) {
   if (!onChoose)
     return (
       <div className="way" data-chosen={chosen}>
-        {inner}
+        {children}
       </div>
     );
   return (
     <button type="button" role="radio" aria-checked={chosen} className="way" onClick={onChoose}>
-      {inner}
+      {children}
     </button>
   );
 }
 
 /** Minutes and set-ups of the plan that takes this way, or why there is none. */
-function ComesTo({ way, quickest }: { way: Alternative; quickest: boolean }) {
+function ComesTo({ way, quickest }: { way: Outcome; quickest: boolean }) {
   const { minutes, setups, holds, against } = way;
   const [none] = against.filter((f) => f.id.startsWith('route.'));
   if (none)

@@ -59,3 +59,17 @@ describe('ways to hold the work', () => {
     expect(choose).toHaveBeenCalledWith('mount', part.mounts[1]!.kind);
   });
 });
+
+describe('another order in the same hold', () => {
+  it('is planned through when it is asked for, and taken by touching it', () => {
+    const { choose } = shown(exampleInputs(4));
+    expect(screen.queryByRole('radiogroup', { name: 'Orders in this hold' })).toBeNull();
+    fireEvent.click(screen.getByRole('button', { name: /The same hold in another order/ }));
+    const orders = within(screen.getByRole('radiogroup', { name: 'Orders in this hold' }));
+    expect(orders.getAllByRole('radio')[0]!.getAttribute('aria-checked')).toBe('true');
+    fireEvent.click(orders.getByRole('radio', { name: /Holes drilled: after rounding/ }));
+    expect(choose).toHaveBeenCalledWith('holes', expect.stringContaining('after rounding'));
+    fireEvent.click(orders.getByRole('radio', { name: /Turned green/ }));
+    expect(choose).toHaveBeenCalledWith('green', 'yes');
+  });
+});
