@@ -52,7 +52,7 @@ export function EditorTitle(props: EditorTitleProps) {
         >
           {changed ? `Save as revision ${pattern.revision + 1}` : `Revision ${pattern.revision}`}
         </Button>
-        <Link to={`/patterns/${pattern.id}/plan/stock?part=${partId}`}>
+        <Link to={`/patterns/${pattern.id}/plan/stock?show=${partId}`}>
           <Button
             type={changed ? 'default' : 'primary'}
             disabled={changed}
