@@ -69,6 +69,13 @@ describe('plan of a dozen stoppers', () => {
     expect(made.byOperation.elapsedMinutes).toBeGreaterThan(720);
   });
 
+  it('screws the base on where the mandrel held it only when the mandrel has let go', () => {
+    const base = part.steps.find((s) => s.title === 'Screw the base on')!;
+    const off = part.steps.find((s) => s.title === 'Take it off')!;
+    expect(part.mount.kind).toBe('mandrel');
+    expect(base.locks).toContainEqual({ stepId: off.id, reason: 'it is held there until then.', minutes: 0 });
+  });
+
   it('ties every caution to a step, and every headline figure to a working', () => {
     const known = new Set(part.steps.map((s) => s.id));
     expect(part.cautions.length).toBeGreaterThan(5);

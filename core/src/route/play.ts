@@ -4,7 +4,7 @@ import { endNow } from './datum.js';
 import type { Need } from './need.js';
 import { endKey, needsOf } from './needs.js';
 import type { Lengths, Lock, Operation, Route } from './operation.js';
-import { EMPTY_SHOP, type OpId, type Shop } from './shop.js';
+import { EMPTY_SHOP, type Held, type OpId, type Shop } from './shop.js';
 
 /** A route played through: the shop before each operation and at the end, locks, and what does not hold. */
 export interface Played {
@@ -25,6 +25,7 @@ export function play(route: Route, lengths: Lengths, from: Shop = EMPTY_SHOP): P
   const findings: Finding[] = [];
   let shop = from;
   const users = new Map<string, OpId[]>();
+  const holds: PastHold[] = [];
   for (const operation of route.operations) {
     before.push(shop);
     if (locks.has(operation.id)) findings.push(stop(operation, findings.length, TWICE));
@@ -34,7 +35,9 @@ export function play(route: Route, lengths: Lengths, from: Shop = EMPTY_SHOP): P
     });
     const after = applied(shop, operation);
     const ended = endedBy(shop, after).flatMap((key) => users.get(key) ?? []);
-    locks.set(operation.id, locksOf(operation, [...needs, ...ended.map(whileItLasted)]));
+    const freed = gripsTaken(operation, holds).map(untilLetGo);
+    locks.set(operation.id, locksOf(operation, [...needs, ...ended.map(whileItLasted), ...freed]));
+    if (shop.held && shop.held.by !== after.held?.by) holds.push({ held: shop.held, ended: operation.id });
     for (const need of needs)
       if (need.met && need.uses !== undefined)
         users.set(need.uses, [...(users.get(need.uses) ?? []), operation.id]);
@@ -52,6 +55,28 @@ const TWICE = {
 
 /** Who used what an operation ends comes before it: the hold, the end that was measured from. */
 const whileItLasted = (by: OpId): Need => ({ met: true, by, need: 'it is done while this still stands' });
+
+/** A hold that was let go of, and by which operation. */
+interface PastHold {
+  held: Held;
+  ended: OpId;
+}
+
+/** What is fitted where the wood was gripped takes that grip away: the hold must be over by then. */
+const gripsTaken = ({ effects }: Operation, holds: readonly PastHold[]): OpId[] =>
+  effects.flatMap((effect) => {
+    if (effect.do !== 'fix') return [];
+    const x = effect.fixed.at.at[0];
+    return holds.flatMap(({ held, ended }) => {
+      const grips = held.wood === effect.wood ? [held.drive, ...(held.tail ? [held.tail] : [])] : [];
+      return grips.some(({ on }) => x > on.x0 - AT_PLACE && x < on.x1 + AT_PLACE) ? [ended] : [];
+    });
+  });
+
+/** How near to a grip what is fitted takes it away, mm. */
+const AT_PLACE = 0.5;
+
+const untilLetGo = (by: OpId): Need => ({ met: true, by, need: 'it is held there until then' });
 
 /** Holds and ends as they stood before, and do not stand after. */
 function endedBy(before: Shop, after: Shop): string[] {
