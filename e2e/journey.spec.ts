@@ -118,7 +118,9 @@ test('from the pattern to twins: change a diameter, order a dozen, plan, print, 
   const steps: string[] = [];
   await test.step('run the first piece, piece by piece', async () => {
     await page.getByRole('link', { name: 'To the lathe' }).click();
+    await page.getByText('Set up', { exact: true }).click();
     await page.getByText('piece by piece', { exact: true }).click();
+    await page.getByText('Set up', { exact: true }).click();
     await page.getByRole('button', { name: /^Piece 1,/ }).click();
     const done = page.getByRole('button', { name: 'Piece 1, done' });
     while (!(await done.isVisible())) {

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import { enterDemo } from './door.js';
 
 test.beforeEach(({ page }) => enterDemo(page));
@@ -11,7 +11,10 @@ test('the lathe screen locks, doubts broken numbers, corrects, times through a r
     .getByRole('button', { name: 'To the lathe' })
     .click();
 
+  /** More than a row of pieces is a tally, opened by a touch. */
+  const openTally = () => page.locator('.run-tally summary').click();
   await test.step('a step that comes later is locked, with the reason', async () => {
+    await openTally();
     await page.getByRole('button', { name: /^Piece 1,/ }).click();
     const steps = page.getByLabel('Steps of this piece');
     await steps.getByRole('button', { name: 'Size, shape', exact: false }).click();
@@ -60,6 +63,7 @@ test('the lathe screen locks, doubts broken numbers, corrects, times through a r
     await expect(page.getByRole('button', { name: /^P150, \d+ seconds left/ })).toBeVisible();
     await expect(page.locator('.run-connection')).toContainText('all saved');
     await page.reload();
+    await openTally();
     await page.getByRole('button', { name: /^Piece 1,/ }).click();
     await toFirstGrit();
     await expect(page.getByRole('button', { name: /^P150, \d+ seconds left/ })).toBeVisible();
@@ -96,3 +100,117 @@ test('the lathe screen opens and works after a reload without network', async ({
   await context.setOffline(false);
   await expect(page.locator('.run-connection')).toContainText('all saved', { timeout: 30_000 });
 });
+
+/** Height of the digits themselves, and whether what must be read keeps its contrast under a film of dust. */
+const readFromAfar = (page: Page) =>
+  page.evaluate(() => {
+    const box = (selector: string) => document.querySelector(selector)?.getBoundingClientRect();
+    const digits = document.querySelector('.run-figure .figures') ?? document.querySelector('.run-figure')!;
+    const pen = document.createElement('canvas').getContext('2d')!;
+    const { fontWeight, fontSize, fontFamily } = getComputedStyle(digits);
+    pen.font = `${fontWeight} ${fontSize} ${fontFamily}`;
+    const rgb = (text: string) => (text.match(/[\d.]+/g) ?? []).slice(0, 3).map(Number);
+    const veiled = (c: number[]) => c.map((v) => v * 0.92 + 255 * 0.08);
+    const light = (c: number[]) => {
+      const [r, g, b] = c.map((v) =>
+        v / 255 <= 0.04045 ? v / 255 / 12.92 : ((v / 255 + 0.055) / 1.055) ** 2.4,
+      ) as [number, number, number];
+      return 0.2126 * r + 0.7152 * g + 0.0722 * b;
+    };
+    /** the colour behind an element: of the nearest one that has any */
+    const behind = (element: Element): string => {
+      const own = getComputedStyle(element).backgroundColor;
+      if (!/^rgba\(.*, 0\)$|transparent/.test(own)) return own;
+      return element.parentElement ? behind(element.parentElement) : 'rgb(255, 255, 255)';
+    };
+    const contrast = (selector: string) => {
+      const element = document.querySelector(selector);
+      if (!element) return 99;
+      const [a, b] = [getComputedStyle(element).color, behind(element)].map((c) => light(veiled(rgb(c)))) as [
+        number,
+        number,
+      ];
+      return (Math.max(a, b) + 0.05) / (Math.min(a, b) + 0.05);
+    };
+    const size = (selector: string) => {
+      const element = document.querySelector(selector);
+      return element ? parseFloat(getComputedStyle(element).fontSize) : 99;
+    };
+    const targets = [...document.querySelectorAll('.run-bar button, .run-bar a')].map((b) =>
+      b.getBoundingClientRect(),
+    );
+    const gaps = targets.flatMap((a, i) =>
+      targets
+        .slice(i + 1)
+        .map((b) => Math.max(a.left - b.right, b.left - a.right, a.top - b.bottom, b.top - a.bottom)),
+    );
+    const go = box('.run-bar .run-go')!;
+    return {
+      digits: pen.measureText('0').actualBoundingBoxAscent,
+      strip: box('.run-strip svg')!.height,
+      sizes: ['.run-figure-label', '.run-datum', '.run-glance', '.run-next'].map(size),
+      contrasts: [
+        '.run-figure',
+        '.run-figure-label',
+        '.run-datum',
+        '.run-glance',
+        '.run-next b',
+        '.run-what h1',
+        '.run-bar .run-go',
+        '.run-caution',
+      ].map(contrast),
+      go: { x: go.right, y: go.bottom, width: go.width, height: go.height },
+      lowest: Math.min(...targets.map((t) => t.height)),
+      nearest: Math.min(...gaps),
+      inSight: go.bottom <= innerHeight && go.top >= 0,
+    };
+  });
+
+for (const { width, height, strip } of [
+  { width: 1280, height: 800, strip: 380 },
+  { width: 768, height: 1024, strip: 320 },
+])
+  test(`at ${width} × ${height} the lathe screen is read from afar, and its next action stays where it is`, async ({
+    page,
+  }) => {
+    await page.setViewportSize({ width, height });
+    await page
+      .locator('.bench-row', { hasText: '14 × Bench chisel handle' })
+      .getByRole('button', { name: /To the lathe|Go on/ })
+      .click();
+    const places = new Set<string>();
+    for (const light of ['Bright', 'Dark']) {
+      // the first steps of a piece, held ones among them
+      for (let i = 0; i < 4; i++) {
+        await expect(page.locator('.run-bar .run-go')).toBeVisible();
+        const seen = await readFromAfar(page);
+        expect(seen.digits).toBeGreaterThanOrEqual(64);
+        expect(seen.strip).toBeGreaterThanOrEqual(strip);
+        expect(Math.min(...seen.sizes)).toBeGreaterThanOrEqual(36);
+        expect(Math.min(...seen.contrasts)).toBeGreaterThanOrEqual(4.5);
+        expect(seen.go.height).toBeGreaterThanOrEqual(96);
+        expect(seen.go.width).toBeGreaterThanOrEqual(240);
+        expect(seen.lowest).toBeGreaterThanOrEqual(64);
+        expect(seen.nearest).toBeGreaterThanOrEqual(15.9);
+        expect(seen.inSight).toBe(true);
+        places.add(`${Math.round(seen.go.x)} ${Math.round(seen.go.y)}`);
+        const title = await page.locator('.run-what h1').textContent();
+        const piece = await page.locator('.run-piece').textContent();
+        await page.locator('.run-bar .run-go').click();
+        await expect
+          .poll(
+            async () =>
+              `${await page.locator('.run-what h1').textContent()} ${await page.locator('.run-piece').textContent()}`,
+          )
+          .not.toBe(`${title} ${piece}`);
+      }
+      await page.getByRole('button', { name: light }).click();
+    }
+    expect([...places]).toHaveLength(1);
+    await page.getByText('Set up', { exact: true }).click();
+    await page.getByText('left hand').click();
+    expect((await readFromAfar(page)).go.x).toBeLessThan(width / 2);
+    await page.reload();
+    await expect(page.locator('.run-bar .run-go')).toBeVisible();
+    expect((await readFromAfar(page)).go.x).toBeLessThan(width / 2);
+  });

@@ -41,7 +41,7 @@ const shown = (page: Page): Promise<Shown> =>
     return {
       piece: document.querySelector('.run-piece')?.textContent ?? '',
       title: document.querySelector('.run-what h1')?.textContent ?? '',
-      label: document.querySelector('.run-do .run-soft')?.textContent ?? '',
+      label: document.querySelector('.run-figure-label')?.textContent ?? '',
       mm: /^\d/.test(text) && text.includes('mm') ? parseFloat(text) : null,
       work: place ? { x0: Math.min(...ends), x1: Math.max(...ends) } : null,
       wood,

@@ -1,12 +1,5 @@
-import {
-  BATCHING_SCHOOLS,
-  nextAction,
-  pieceLabel,
-  piecesIn,
-  stepsOfPlan,
-  type BatchingSchool,
-} from '@compas/core';
-import { ConfigProvider, Segmented } from 'antd';
+import { nextAction, pieceLabel, piecesIn, stepsOfPlan, type BatchingSchool, type Step } from '@compas/core';
+import { ConfigProvider } from 'antd';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { sentenceOf } from '../api/problem.js';
@@ -15,24 +8,27 @@ import { UnitsProvider } from '../ui/units.js';
 import { runTheme } from '../ui/theme.js';
 import { Connection } from './Connection.js';
 import { PieceRow } from './PieceRow.js';
+import { RunBar } from './RunBar.js';
 import { StepWork } from './StepWork.js';
+import { TabletSettings } from './TabletSettings.js';
+import { useTablet, type Tablet } from './useTablet.js';
 import { Waiting } from './Waiting.js';
 import { useRun, type Run } from './useRun.js';
 import { useStarted } from './useStarted.js';
 import { useWakeLock } from './useWakeLock.js';
-import { choicesOf } from '../ui/choices.js';
 import './run.css';
 
 /** The screen at the lathe: dark, big, one step of one piece at a time. */
 export default function RunScreen() {
   const { id = '' } = useParams();
   const run = useRun(id);
+  const tablet = useTablet();
   return (
     <ConfigProvider theme={runTheme}>
       <UnitsProvider usual={run.batch?.snapshot.inputs.workshop.units ?? 'mm'}>
-        <main className="run">
+        <main className="run" data-hand={tablet.hand} data-light={tablet.light}>
           {run.batch ? (
-            <Running run={run} batch={run.batch} />
+            <Running run={run} batch={run.batch} tablet={tablet} />
           ) : run.error ? (
             <NotThere error={run.error} />
           ) : (
@@ -53,10 +49,23 @@ function NotThere({ error }: { error: unknown }) {
   );
 }
 
-function Running({ run, batch }: { run: Run; batch: NonNullable<Run['batch']> }) {
+interface RunningProps {
+  run: Run;
+  batch: NonNullable<Run['batch']>;
+  tablet: Tablet;
+}
+
+/** What one tap ended, so that it can be taken back where it was made. */
+interface LastTap {
+  piece: number;
+  steps: readonly Step[];
+}
+
+function Running({ run, batch, tablet }: RunningProps) {
   const { plan } = batch.snapshot;
   const steps = useMemo(() => stepsOfPlan(plan), [plan]);
   const [school, setSchool] = useState<BatchingSchool>(plan.schools.batching);
+  const [last, setLast] = useState<LastTap | null>(null);
   const [chosen, choose] = useState<{ piece: number; stepId: string } | null>(null);
   const now = useNow(1_000);
   const awake = useWakeLock();
@@ -72,6 +81,21 @@ function Running({ run, batch }: { run: Run; batch: NonNullable<Run['batch']> })
       : next.step;
   const part = plan.parts.find((p) => p.partId === (step?.partId ?? state?.partId)) ?? plan.parts[0];
   const called = (n: number) => pieceLabel(batch.lots, plan.parts, n);
+  const takeBack = async ({ piece: tapped, steps: ended }: LastTap) => {
+    await run.record(
+      tapped,
+      ...ended.toReversed().map(({ id }) => ({ kind: 'reopened' as const, stepId: id })),
+    );
+    setLast(null);
+    const [first] = ended;
+    if (first) choose({ piece: tapped, stepId: first.id });
+  };
+  const back = last && (
+    <button type="button" className="run-quiet" onClick={() => void takeBack(last)}>
+      Take back: {last.steps.length > 1 ? `${last.steps.length} steps` : last.steps[0]?.title},{' '}
+      {called(last.piece)}
+    </button>
+  );
   const ofPart = piecesIn(batch.lots.filter((lot) => lot.partId === part.partId));
   return (
     <>
@@ -83,15 +107,21 @@ function Running({ run, batch }: { run: Run; batch: NonNullable<Run['batch']> })
           {called(piece)} of {ofPart}
           {state && state.inBlank > 1 && <small> · blank {state.blank + 1}</small>}
         </b>
-        <Segmented<BatchingSchool>
-          aria-label="Batch goes"
-          value={school}
-          onChange={(value) => {
+        <TabletSettings
+          tablet={tablet}
+          school={school}
+          onSchool={(value) => {
             setSchool(value);
             choose(null);
           }}
-          options={choicesOf(BATCHING_SCHOOLS)}
         />
+        <button
+          type="button"
+          className="run-light"
+          onClick={() => tablet.set({ light: tablet.light === 'dark' ? 'bright' : 'dark' })}
+        >
+          {tablet.light === 'dark' ? 'Bright' : 'Dark'}
+        </button>
         <Connection connection={run.connection} pending={run.pending} awake={awake} />
       </header>
       <PieceRow
@@ -109,15 +139,24 @@ function Running({ run, batch }: { run: Run; batch: NonNullable<Run['batch']> })
           timeZone={batch.snapshot.inputs.workshop.hours.timeZone}
           label={called(next.piece)}
           onOpen={() => choose({ piece: next.piece, stepId: next.step.id })}
+          back={back}
         />
       )}
       {chosen === null && next.kind === 'finished' && (
-        <div className="run-note">
-          <h1>Every piece is done.</h1>
-          <Link className="run-go" to={`/batches/${batch.id}/twins`}>
-            Are they twins?
-          </Link>
-        </div>
+        <>
+          <div className="run-note">
+            <h1>Every piece is done.</h1>
+          </div>
+          <RunBar
+            primary={
+              <Link className="run-go" to={`/batches/${batch.id}/twins`}>
+                Are they twins?
+              </Link>
+            }
+          >
+            {back}
+          </RunBar>
+        </>
       )}
       {step && state && (chosen !== null || next.kind === 'do') && (
         <StepWork
@@ -133,6 +172,8 @@ function Running({ run, batch }: { run: Run; batch: NonNullable<Run['batch']> })
           findings={run.findings}
           now={now}
           record={(...bodies) => run.record(piece, ...bodies)}
+          back={back}
+          onEnded={(ended) => setLast({ piece, steps: ended })}
           onLeave={() => choose(null)}
           onStep={(stepId) => choose({ piece, stepId })}
         />

@@ -1,29 +1,27 @@
 import {
   holdsOn,
   restOfRun,
-  runsOf,
-  standingBefore,
   stepsOfPiece,
   type Finding,
+  type Hold,
   type PartPlan,
   type PieceProgress,
   type Reading,
   type RunEventBody,
-  type StandingWood,
   type Step,
 } from '@compas/core';
 import type { BatchDetail } from '../api/batch.js';
-import { StandingLayer, WorkLayer } from '../strip/StandingLayer.js';
-import { StepLayer } from '../strip/layers.js';
-import { Strip } from '../strip/Strip.js';
 import { Findings } from '../ui/Findings.js';
-import { Length, Say } from '../ui/Length.js';
+import { Say } from '../ui/Length.js';
 import { CheckEntry } from './CheckEntry.js';
 import { Holding } from './Holding.js';
 import { keyFigure } from './keyFigure.js';
+import { RunBar } from './RunBar.js';
 import { JoinChoice } from './JoinChoice.js';
 import { Spare } from './Spare.js';
-import { useMemo, useState } from 'react';
+import { StepList } from './StepList.js';
+import { WoodStrip } from './WoodStrip.js';
+import { useState, type ReactNode } from 'react';
 import { ReadingEntry } from './ReadingEntry.js';
 import { ReadingList } from './ReadingList.js';
 import { Reject } from './Reject.js';
@@ -45,6 +43,9 @@ interface StepWorkProps {
   findings: readonly Finding[];
   now: number;
   record: (...bodies: RunEventBody[]) => Promise<void>;
+  /** the last tap, to be taken back */
+  back: ReactNode;
+  onEnded: (steps: readonly Step[]) => void;
   onLeave: () => void;
   onStep: (stepId: string) => void;
 }
@@ -69,6 +70,7 @@ export function StepWork(props: StepWorkProps) {
   const [picked, pick] = useState<number[] | null>(null);
   const taken = picked ?? offered;
   const finish = async (ended: readonly Step[]) => {
+    props.onEnded(ended);
     await record(
       ...(step.takes && taken.length > 0
         ? [{ kind: 'joined' as const, stepId: step.id, pieces: taken }]
@@ -77,53 +79,21 @@ export function StepWork(props: StepWorkProps) {
     );
     onLeave();
   };
+  const frame = state.rejected ? 'stop' : held && !closed ? (isWaiting(holds) ? 'wait' : 'held') : 'free';
   return (
     <>
-      <div className="run-strip">
-        <WoodStrip part={part} steps={steps} step={step} />
+      <div className="run-strip" data-frame={frame}>
+        {frame !== 'free' && <p className="run-state">{FRAME_WORDS[frame]}</p>}
+        <WoodStrip part={part} steps={steps} step={step} figure={figure} />
       </div>
       <div className="run-body">
-        <section className="run-what">
-          <h1>{step.title}</h1>
-          <p className="run-setup">
-            {step.setup.place}
-            {step.setup.holding !== step.setup.place && (
-              <>
-                , <Say text={step.setup.holding.toLowerCase()} />
-              </>
-            )}
-            {step.setup.place === 'lathe' && `, tailstock ${step.setup.tailstock}`}
-            {step.setup.fixtures?.map((fixture) => (
-              <span key={fixture}>
-                , <Say text={fixture} />
-              </span>
-            ))}
-            {step.speed !== null && (
-              <>
-                {' '}
-                · <b>{step.speed}</b>
-              </>
-            )}
-          </p>
-          <ul className="run-words">
-            {step.words.map((words) => (
-              <li key={words}>
-                <Say text={words} />
-              </li>
-            ))}
-          </ul>
+        <StepWords {...props} />
+        <section className="run-do">
           {cautions.map((c) => (
             <p key={c.id} className="run-caution">
               <b aria-hidden>▲</b> <Say text={c.words} />
             </p>
           ))}
-          {props.findings.length > 0 && <Findings findings={props.findings} empty="" />}
-        </section>
-        <section className="run-do">
-          <p className="run-soft">{figure.label}</p>
-          <p className="run-figure" data-long={'text' in figure && figure.text.length > 9}>
-            {'mm' in figure ? <Length mm={figure.mm} /> : figure.text}
-          </p>
           {state.rejected && <p className="run-caution">■ Rejected: {state.rejected.cause}</p>}
           {held && !closed && (
             <Holding
@@ -152,146 +122,135 @@ export function StepWork(props: StepWorkProps) {
               {checks.map((check) => (
                 <CheckEntry key={check.id} check={check} step={step} state={state} record={record} />
               ))}
-              <button type="button" className="run-go" onClick={() => void finish([step])}>
-                {open.length > 0 ? 'Done, not measured' : unchecked ? 'Done, not checked' : 'Done'}
-              </button>
-              {rest.length > 1 && (
-                <button type="button" className="run-quiet" onClick={() => void finish(rest)}>
-                  All {rest.length} done, up to: {rest.at(-1)?.title}
-                </button>
-              )}
             </>
           )}
-          {closed && (
-            <button type="button" className="run-go" onClick={onLeave}>
-              {state.rejected ? 'To the next piece' : 'Done already. To what is next'}
-            </button>
-          )}
-          {state.done.has(step.id) && !state.rejected && (
-            <button
-              type="button"
-              className="run-link"
-              onClick={() => void record({ kind: 'reopened', stepId: step.id })}
-            >
-              It is not done yet
-            </button>
-          )}
           <ReadingList readings={own} part={part} step={step} record={record} />
-          {!closed && (
-            <Reject
-              onReject={(cause) => record({ kind: 'rejected', stepId: step.id, cause }).then(onLeave)}
-            />
-          )}
+          {props.findings.length > 0 && <Findings findings={props.findings} empty="" />}
         </section>
         <StepList {...props} />
       </div>
+      <RunBar
+        primary={
+          closed ? (
+            <button type="button" className="run-go" onClick={onLeave}>
+              {state.rejected ? 'To the next piece' : 'Done already. To what is next'}
+            </button>
+          ) : held ? (
+            <button type="button" className="run-go" onClick={onLeave}>
+              To what can go on
+            </button>
+          ) : (
+            <DoneButtons
+              steps={[step]}
+              rest={rest}
+              // whoever has done it once takes it in one go
+              wholeFirst={state.n > 1}
+              words={open.length > 0 ? 'Done, not measured' : unchecked ? 'Done, not checked' : 'Done'}
+              onDone={(ended) => void finish(ended)}
+            />
+          )
+        }
+        away={
+          !closed && (
+            <Reject
+              onReject={(cause) => record({ kind: 'rejected', stepId: step.id, cause }).then(onLeave)}
+            />
+          )
+        }
+      >
+        {props.back}
+        {state.done.has(step.id) && !state.rejected && (
+          <button
+            type="button"
+            className="run-quiet"
+            onClick={() => void record({ kind: 'reopened', stepId: step.id })}
+          >
+            It is not done yet
+          </button>
+        )}
+      </RunBar>
     </>
   );
 }
 
-/** How finely the wood is drawn, mm. */
-const PITCH = 0.4;
+/** What keeps a step: a wait that ends by itself, or something that must be done first. */
+const isWaiting = (holds: readonly Hold[]): boolean => holds.every((h) => h.kind === 'wait');
 
-/** The wood as it stands before this step, and where the step works; the drawing alone for plans that keep no wood. */
-function WoodStrip({ part, steps, step }: { part: PartPlan; steps: readonly Step[]; step: Step }) {
-  const { outline, material, mount, blank } = part;
-  // an item is joined of what all its parts have become
-  const played = step.item ? steps : part.steps;
-  const standing = useMemo(() => standingBefore(played, step.id, PITCH), [played, step.id]);
-  const beyond = standing && beyondEnds(standing, outline.length);
-  return (
-    <Strip
-      outline={outline}
-      holes={part.holes}
-      bores={part.bores}
-      tone={material.tone}
-      headstockEnd={mount.headstockEnd}
-      tallest={240}
-      {...(standing && beyond
-        ? {
-            before: mount.headstockEnd === 'reference' ? beyond.reference : beyond.far,
-            after: mount.headstockEnd === 'reference' ? beyond.far : beyond.reference,
-            largestRadius: Math.max(blank.section / 2, standing.most),
-            standing: (
-              <StandingLayer
-                standing={standing}
-                outline={outline}
-                tone={material.tone}
-                hollows={part.hollows}
-              />
-            ),
-          }
-        : {})}
+const FRAME_WORDS = { wait: '◷ Wait', held: '▲ Held', stop: '■ Rejected' };
+
+interface DoneProps {
+  steps: readonly Step[];
+  rest: readonly Step[];
+  wholeFirst: boolean;
+  words: string;
+  onDone: (steps: readonly Step[]) => void;
+}
+
+/** Ends the step, or all that is done in one set-up: the one that is wanted now is the large one. */
+function DoneButtons({ steps, rest, wholeFirst, words, onDone }: DoneProps) {
+  const one = (
+    <button
+      key="one"
+      type="button"
+      className={wholeFirst && rest.length > 1 ? 'run-quiet' : 'run-go'}
+      onClick={() => onDone(steps)}
     >
-      {standing && <WorkLayer standing={standing} />}
-      <StepLayer step={step} stations={part.stations} />
-    </Strip>
+      {words}
+    </button>
   );
-}
-
-/** How far the wood reaches beyond both ends of the piece, mm. */
-function beyondEnds({ reach, pieceAt, pieceRuns }: StandingWood, length: number) {
-  const [low, high] = [pieceAt - reach.x0, reach.x1 - pieceAt];
-  return pieceRuns > 0
-    ? { reference: Math.max(0, low), far: Math.max(0, high - length) }
-    : { reference: Math.max(0, high), far: Math.max(0, low - length) };
-}
-
-/** The runs of a piece; the steps of the one that is at hand, of the others how far they are. */
-function StepList({ steps, step, state, onStep }: StepWorkProps) {
-  const runs = runsOf(stepsOfPiece(steps, state));
-  return (
-    <ol className="run-steps" aria-label="Steps of this piece">
-      {runs.map((run) => {
-        const open = run.steps.find((s) => !state.done.has(s.id));
-        const here = run.steps.some((s) => s.id === step.id);
-        if (here && run.steps.length > 1)
-          return (
-            <li key={run.id}>
-              <b>{run.title}</b>
-              <ol>
-                {run.steps.map((s) => (
-                  <StepLink
-                    key={s.id}
-                    id={s.id}
-                    title={s.title}
-                    here={s.id === step.id}
-                    done={state.done.has(s.id)}
-                    onStep={onStep}
-                  />
-                ))}
-              </ol>
-            </li>
-          );
-        return (
-          <StepLink
-            key={run.id}
-            id={(open ?? run.steps[0])?.id ?? run.id}
-            title={run.title}
-            here={here}
-            done={open === undefined}
-            onStep={onStep}
-          />
-        );
-      })}
-    </ol>
+  if (rest.length < 2) return one;
+  const all = (
+    <button
+      key="all"
+      type="button"
+      className={wholeFirst ? 'run-go' : 'run-quiet'}
+      onClick={() => onDone(rest)}
+    >
+      All {rest.length} done, up to: {rest.at(-1)?.title}
+    </button>
   );
+  return wholeFirst ? [all, one] : [one, all];
 }
 
-interface StepLinkProps {
-  id: string;
-  title: string;
-  here: boolean;
-  done: boolean;
-  onStep: (stepId: string) => void;
-}
-
-function StepLink({ id, title, here, done, onStep }: StepLinkProps) {
+/** What is done, with what, and what comes next; then its words. */
+function StepWords({ steps, step, state }: StepWorkProps) {
+  const own = stepsOfPiece(steps, state);
+  const next = own.slice(own.indexOf(step) + 1).find((s) => !state.done.has(s.id));
+  const { place, holding, tailstock, fixtures } = step.setup;
   return (
-    <li>
-      <button type="button" aria-current={here} onClick={() => onStep(id)}>
-        <span aria-hidden>{done ? '✓' : here ? '▸' : '·'}</span> {title}
-      </button>
-    </li>
+    <section className="run-what">
+      <h1>{step.title}</h1>
+      <p className="run-glance">
+        {[step.operation?.tool, step.speed]
+          .filter((w) => w !== undefined && w !== null && w !== '')
+          .join(' · ')}
+      </p>
+      <p className="run-setup">
+        {place}
+        {holding !== place && (
+          <>
+            , <Say text={holding.toLowerCase()} />
+          </>
+        )}
+        {place === 'lathe' && `, tailstock ${tailstock}`}
+        {fixtures?.map((fixture) => (
+          <span key={fixture}>
+            , <Say text={fixture} />
+          </span>
+        ))}
+      </p>
+      <ul className="run-words">
+        {step.words.map((words) => (
+          <li key={words}>
+            <Say text={words} />
+          </li>
+        ))}
+      </ul>
+      {next && (
+        <p className="run-next">
+          Next: <b>{next.title}</b>
+        </p>
+      )}
+    </section>
   );
 }

@@ -1,6 +1,8 @@
 import { waitInWords, type NextAction } from '@compas/core';
 import { clockWords, onClock } from '../ui/clock.js';
 import { Say } from '../ui/Length.js';
+import type { ReactNode } from 'react';
+import { RunBar } from './RunBar.js';
 
 interface WaitingProps {
   next: Extract<NextAction, { kind: 'wait' }>;
@@ -9,12 +11,14 @@ interface WaitingProps {
   /** what the piece is called */
   label: string;
   onOpen: () => void;
+  /** the last tap, to be taken back */
+  back: ReactNode;
 }
 
 /** Nothing can go on: what is waited for, and until when. */
-export function Waiting({ next, now, timeZone, label, onOpen }: WaitingProps) {
+export function Waiting({ next, now, timeZone, label, onOpen, back }: WaitingProps) {
   return (
-    <div className="run-note">
+    <div className="run-note" data-frame="wait">
       <p className="run-soft">Everything waits.</p>
       <h1>
         <Say text={next.what} />
@@ -23,9 +27,15 @@ export function Waiting({ next, now, timeZone, label, onOpen }: WaitingProps) {
       <p>
         until {clockWords(onClock(next.until, timeZone))}. Then: {next.step.title}, {label}.
       </p>
-      <button type="button" className="run-quiet" onClick={onOpen}>
-        Look at that step
-      </button>
+      <RunBar
+        primary={
+          <button type="button" className="run-go" onClick={onOpen}>
+            Look at that step
+          </button>
+        }
+      >
+        {back}
+      </RunBar>
     </div>
   );
 }

@@ -24,7 +24,7 @@ describe('the one number of a step', () => {
     const of = (id: string) => keyFigure(step(id), part, undefined);
     expect(of('saw:')).toEqual({ label: 'blank, across', mm: part.blank.section });
     expect(of('saw:blank part1:corners')).toMatchObject({ label: 'off each corner' });
-    expect(of('bore:')).toEqual({ label: 'tape at', mm: part.drilling[0]?.tapeAt });
+    expect(of('bore:')).toMatchObject({ label: 'tape at', mm: part.drilling[0]?.tapeAt });
     expect(of('try:')).toEqual({ label: 'flush with the base', mm: 32 });
     expect(of('mark:stick')).toEqual({ label: 'notches', text: String(part.layout.marks.length) });
     expect(of('sanded:')).toEqual({ label: 'grit', text: 'P150' });
@@ -32,14 +32,30 @@ describe('the one number of a step', () => {
     expect(of('hold:tail away')).toEqual({ label: 'tailstock', text: 'away' });
   });
 
+  it('says where it is worked, from the end that a rule can be laid on, and nothing where it is about the whole', () => {
+    const at = (id: string) => keyFigure(step(id), part, undefined).at;
+    const base = part.outline.spans.find((s) => s.element.id === 'e2')!;
+    const begins = part.steps
+      .find((s) => s.id === 'shape:e2')!
+      .operation!.said.find((s) => s.name === 'from')!.mm;
+    expect(at('shape:e2')).toEqual({
+      mm: begins,
+      to: expect.closeTo(begins + base.x1 - base.x0, 6),
+      from: 'from the first end',
+    });
+    expect(at('size:e2')?.to).toBeUndefined();
+    for (const whole of ['rough:', 'sanded:', 'hold:mandrel', 'saw:', 'mark:stick'])
+      expect(at(whole)).toBeUndefined();
+  });
+
   it('of a cut is what the calliper is set to: round, size, crown, bottom, or the thinner end', () => {
     const of = (id: string) => keyFigure(step(id), part, undefined);
     expect(of('rough:')).toEqual({ label: 'round to', mm: 41 });
     const neck = part.stations.find((s) => s.id === 'e2.bottom')!;
     expect(of('shape:e3')).toMatchObject({ label: 'crown' });
-    expect(of('shape:e2')).toEqual({ label: 'bottom', mm: expect.closeTo(neck.finished, 6) });
-    expect(of('shape:e4')).toEqual({ label: 'down to', mm: 32 });
-    expect(of('shape:e1')).toEqual({ label: 'straight at', mm: 32 });
+    expect(of('shape:e2')).toMatchObject({ label: 'bottom', mm: expect.closeTo(neck.finished, 6) });
+    expect(of('shape:e4')).toMatchObject({ label: 'down to', mm: 32 });
+    expect(of('shape:e1')).toMatchObject({ label: 'straight at', mm: 32 });
     // within the width of the tool the walls of the neck rise: it is parted a little above the bottom
     const sized = of('size:e2.bottom') as { label: string; mm: number };
     expect(sized.label).toBe('part down to');

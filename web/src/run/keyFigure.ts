@@ -1,7 +1,9 @@
 import { extremes, type Operation, type PartPlan, type Station, type Step } from '@compas/core';
 
-/** The one number of a step. */
-export type KeyFigure = { label: string; mm: number } | { label: string; text: string };
+/** The one number of a step, and where along the wood it is worked: so far from an end. */
+export type KeyFigure = ({ label: string; mm: number } | { label: string; text: string }) & {
+  at?: { mm: number; to?: number; from: string };
+};
 
 /**
  * The figure that is read from a metre and a half away in this step.
@@ -13,7 +15,33 @@ export function keyFigure(step: Step, part: PartPlan, station: Station | undefin
       label: `${station.label}, should be`,
       mm: step.against === 'cut' ? station.cutTo : station.finished,
     };
-  return (step.operation && figureOf(step.operation, part)) ?? effort(step);
+  const figure = (step.operation && figureOf(step.operation, part)) ?? effort(step);
+  const at = step.operation && placeOf(step.operation);
+  return at ? { ...figure, at } : figure;
+}
+
+/** Where it is worked, by a rule laid on the end that stands now. */
+function placeOf({ said, kind, doing }: Operation): KeyFigure['at'] | null {
+  const place = said.find((s) => s.from !== null && PLACES.has(s.name));
+  if (!place?.from || !WORKED_AT.has(kind) || doing === 'rough') return null;
+  const to = doing === 'shape' ? said.findLast((s) => s.name === 'to') : undefined;
+  return { mm: place.mm, ...(to ? { to: to.mm } : {}), from: endWords(place.from) };
+}
+
+/** What is done at a place, not over a stretch. */
+const WORKED_AT: ReadonlySet<Operation['kind']> = new Set(['cut', 'bore', 'part']);
+const PLACES: ReadonlySet<string> = new Set(['at', 'from']);
+
+/** An end in as few words as can be read from afar. */
+function endWords(datum: NonNullable<Operation['said'][number]['from']>): string {
+  switch (datum.kind) {
+    case 'end':
+      return datum.side === 'low' ? 'from the first end' : 'from the second end';
+    case 'finished':
+      return `from the ${datum.end} end`;
+    case 'flat':
+      return 'from the flat';
+  }
 }
 
 /** What a step is about when it has no figure of its own. */
@@ -51,7 +79,7 @@ function figureOf(operation: Operation, part: PartPlan): KeyFigure | null {
     case 'join':
       return (
         figure('goes in', 'goes in') ??
-        figure('its middle at', 'its middle') ??
+        figure('its middle, from the reference end', 'its middle') ??
         hardwareFigure(operation, part)
       );
     default:

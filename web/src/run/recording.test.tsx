@@ -118,7 +118,9 @@ describe('a wait', () => {
       until: Date.UTC(2026, 2, 2, 9, 2),
       what: 'the glue cures',
     };
-    shownInApp(<Waiting next={next} now={now} timeZone="UTC" label="piece 2" onOpen={() => undefined} />);
+    shownInApp(
+      <Waiting next={next} now={now} timeZone="UTC" label="piece 2" back={null} onOpen={() => undefined} />,
+    );
     expect(screen.getByText('1 h 2 min')).toBeTruthy();
     expect(screen.getByText(/until Mon 2 Mar, 09:02/)).toBeTruthy();
     expect(screen.getByText(/piece 2/)).toBeTruthy();

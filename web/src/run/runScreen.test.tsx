@@ -101,6 +101,51 @@ describe('the lathe screen', () => {
     await waitFor(() => expect(bodiesOf(asked, 2)).toEqual([{ kind: 'reopened', stepId: SAW }]));
   });
 
+  it('takes the last tap back where it was made, all that it ended, until the next one', async () => {
+    const { user, asked } = atTheLathe();
+    expect(screen.queryByRole('button', { name: /^Take back/ })).toBeNull();
+    await user.click(await screen.findByRole('button', { name: /^All 2 done/ }));
+    await user.click(await screen.findByRole('button', { name: 'Take back: 2 steps, piece 1' }));
+    await waitFor(() =>
+      expect(bodiesOf(asked, 1).slice(2)).toEqual([
+        { kind: 'reopened', stepId: FACE },
+        { kind: 'reopened', stepId: SAW },
+      ]),
+    );
+    expect(await screen.findByRole('heading', { name: 'Saw the blank' })).toBeTruthy();
+    expect(screen.queryByRole('button', { name: /^Take back/ })).toBeNull();
+  });
+
+  it('offers the single step first on the first piece, and all of the set-up from the second on', async () => {
+    const { user, container } = atTheLathe();
+    await screen.findByRole('button', { name: 'Done' });
+    const large = () => container.querySelector('.run-bar .run-go')!.textContent;
+    expect(large()).toBe('Done');
+    await user.click(screen.getByRole('button', { name: /^Piece 2,/ }));
+    expect(large()).toMatch(/^All 2 done/);
+    // what gives the piece up stands at the other end
+    expect(container.querySelector('.run-bar-away')!.textContent).toBe('Reject this piece');
+  });
+
+  it('keeps the hand and the light on the tablet', async () => {
+    localStorage.clear();
+    const { user, container, unmount } = atTheLathe();
+    await user.click(await screen.findByRole('button', { name: 'Bright' }));
+    await user.click(screen.getByText('left hand'));
+    const main = () => container.querySelector('main')!;
+    expect([main().dataset['light'], main().dataset['hand']]).toEqual(['bright', 'left']);
+    unmount();
+    const again = atTheLathe();
+    await screen.findByRole('button', { name: 'Dark' });
+    const shown = again.container.querySelector('main')!;
+    expect([shown.dataset['light'], shown.dataset['hand']]).toEqual(['bright', 'left']);
+    localStorage.setItem('compas.tablet', '[broken');
+    again.unmount();
+    const third = atTheLathe();
+    await screen.findByRole('button', { name: 'Bright' });
+    expect(third.container.querySelector('main')!.dataset['hand']).toBe('right');
+  });
+
   it('keeps what is recorded without a network and sends it later, in order', async () => {
     let up = false;
     const { user, asked } = atTheLathe([], () => up);

@@ -24,6 +24,9 @@ interface StripProps {
   selected?: string | null;
   onSelect?: (elementId: string) => void;
   tallest?: number;
+  /** never lower than this, and room for a figure beside or above the work, px */
+  least?: number;
+  figure?: { width: number; height: number; above: number };
   /** keep the scale as it is, while something is dragged */
   held?: boolean;
   /** things on it can be taken hold of: then it is no single slider */
@@ -54,6 +57,8 @@ export function Strip(props: StripProps) {
     selected = null,
     onSelect,
     tallest = 236,
+    least,
+    figure,
     held = false,
     edited = false,
   } = props;
@@ -71,8 +76,10 @@ export function Strip(props: StripProps) {
         after,
         headstockEnd,
         tallest,
+        ...(least === undefined ? {} : { least }),
+        ...(figure === undefined ? {} : { figure }),
       }),
-    [width, outline.length, largest, before, after, headstockEnd, tallest],
+    [width, outline.length, largest, before, after, headstockEnd, tallest, least, figure],
   );
   const frame = useHeldFrame(fitted, held);
   const move = (event: PointerEvent<SVGSVGElement>) => setCursor(xUnder(event, frame));
@@ -105,7 +112,13 @@ export function Strip(props: StripProps) {
           {props.behind}
           {props.standing ?? <Wood outline={outline} holes={holes} bores={bores} tone={tone} frame={frame} />}
           {selected !== null && <Selection outline={outline} frame={frame} elementId={selected} />}
-          <line x1={10} x2={frame.width - 10} y1={frame.axis} y2={frame.axis} className="strip-axis" />
+          <line
+            x1={10}
+            x2={frame.figure.beside ? frame.figure.x - 16 : frame.width - 10}
+            y1={frame.axis}
+            y2={frame.axis}
+            className="strip-axis"
+          />
           <Ruler />
           {props.children}
           {onSelect && <Targets outline={outline} frame={frame} onSelect={onSelect} />}

@@ -13,6 +13,8 @@ export interface Frame {
   /** waste on the two sides of the part, mm */
   before: number;
   after: number;
+  /** where a figure stands that room was made for: beside the work, or above it. px */
+  figure: { x: number; y: number; beside: boolean };
   /** pixel position of x, measured from the reference end */
   at: (x: number) => number;
   /** pixel height above (or below, negative) the axis */
@@ -27,8 +29,14 @@ export interface FrameWish {
   after: number;
   headstockEnd: 'reference' | 'far';
   tallest: number;
+  /** never lower than this, px */
+  least?: number;
+  /** room for a figure: beside the work where there is some, else above it, px */
+  figure?: { width: number; height: number; above: number };
 }
 
+/** Between the work and a figure beside it, px. */
+const GAP = 40;
 const SIDE = 70;
 const TOP = 34;
 const RULER = 44;
@@ -43,21 +51,34 @@ export function frameFor({
   after,
   headstockEnd,
   tallest,
+  least = 0,
+  figure,
 }: FrameWish): Frame {
   const total = Math.max(1, before + length + after);
-  const room = (tallest - TOP - RULER) / 2;
-  const scale = Math.min((width - 2 * SIDE) / total, room / Math.max(1, largestRadius * 1.12), MOST_SCALE);
-  const axis = TOP + largestRadius * 1.12 * scale;
-  const left = (width - total * scale) / 2;
+  const fitted = (top: number) => {
+    const room = (tallest - top - RULER) / 2;
+    return Math.min((width - 2 * SIDE) / total, room / Math.max(1, largestRadius * 1.12), MOST_SCALE);
+  };
+  const free = fitted(TOP);
+  const isBeside = figure !== undefined && total * free + SIDE + GAP + figure.width < width;
+  const top = figure && !isBeside ? figure.above : TOP;
+  const scale = isBeside ? free : fitted(top);
+  const half = largestRadius * 1.12 * scale;
+  const slack = Math.max(0, least - (top + 2 * half + RULER)) / 2;
+  const axis = top + slack + half;
+  const left = (width - total * scale - (isBeside ? figure.width + GAP : 0)) / 2;
   const fromHead = (x: number) => (headstockEnd === 'reference' ? before + x : before + length - x);
   return {
     scale,
     width,
-    height: axis + largestRadius * 1.12 * scale + RULER,
+    height: axis + half + slack + RULER,
     axis,
     length,
     before,
     after,
+    figure: isBeside
+      ? { x: left + total * scale + GAP, y: Math.max(0, axis - figure.height / 2), beside: true }
+      : { x: SIDE / 2, y: 4, beside: false },
     at: (x) => left + fromHead(x) * scale,
     up: (radius) => axis - radius * scale,
   };

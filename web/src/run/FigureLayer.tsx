@@ -1,0 +1,52 @@
+import type { StandingWood } from '@compas/core';
+import { useFrame } from '../strip/frame.js';
+import { Length } from '../ui/Length.js';
+import type { KeyFigure } from './keyFigure.js';
+
+/** Room that the one figure takes on the strip, px. */
+export const FIGURE_ROOM = { width: 430, height: 196, above: 116 };
+
+/** The one large figure of a step, hung from the place where it is worked by a line, with where that is measured from. */
+export function FigureLayer({ figure, standing }: { figure: KeyFigure; standing: StandingWood | null }) {
+  const frame = useFrame();
+  const { x, y, beside } = frame.figure;
+  const place = placeOf(standing, frame.at);
+  const height = beside ? FIGURE_ROOM.height : FIGURE_ROOM.above;
+  const width = beside ? FIGURE_ROOM.width : frame.width - 2 * x;
+  // the line leads from the place to the edge of the figure
+  const to = beside
+    ? `M${place ?? 0},${frame.axis - 8} V${Math.max(14, y - 6)} H${x}`
+    : `M${place ?? 0},${frame.axis - 8} V${y + height}`;
+  return (
+    <g className="figure-layer">
+      {place !== null && <path d={to} className="figure-line" />}
+      <foreignObject x={x} y={y} width={width} height={height}>
+        <div className="run-hung" data-beside={beside}>
+          <p className="run-figure-label">{figure.label}</p>
+          <p className="run-figure" data-long={'text' in figure && figure.text.length > 8}>
+            {'mm' in figure ? <Length mm={figure.mm} /> : figure.text}
+          </p>
+          {figure.at && (
+            <p className="run-datum">
+              <Length mm={figure.at.mm} bare />
+              {figure.at.to !== undefined && (
+                <>
+                  {' '}
+                  to <Length mm={figure.at.to} bare />
+                </>
+              )}{' '}
+              {figure.at.from}
+            </p>
+          )}
+        </div>
+      </foreignObject>
+    </g>
+  );
+}
+
+/** Where on the strip the work is done, px; null where it is about the whole. */
+function placeOf(standing: StandingWood | null, at: (x: number) => number): number | null {
+  if (!standing?.work) return null;
+  const { work, pieceAt, pieceRuns } = standing;
+  return at(((work.x0 + work.x1) / 2 - pieceAt) * pieceRuns);
+}

@@ -1,0 +1,70 @@
+import { standingBefore, type PartPlan, type StandingWood, type Step } from '@compas/core';
+import { useMemo } from 'react';
+import { StandingLayer, WorkLayer } from '../strip/StandingLayer.js';
+import { StepLayer } from '../strip/layers.js';
+import { Strip } from '../strip/Strip.js';
+import { FIGURE_ROOM, FigureLayer } from './FigureLayer.js';
+import type { KeyFigure } from './keyFigure.js';
+import { useTall } from './useTall.js';
+
+/** How finely the wood is drawn, mm. */
+const PITCH = 0.4;
+
+/** The wood as it stands before this step, and where the step works; the drawing alone for plans that keep no wood. */
+export function WoodStrip({
+  part,
+  steps,
+  step,
+  figure,
+}: {
+  part: PartPlan;
+  steps: readonly Step[];
+  step: Step;
+  figure: KeyFigure;
+}) {
+  const tall = useTall();
+  const { outline, material, mount, blank } = part;
+  // an item is joined of what all its parts have become
+  const played = step.item ? steps : part.steps;
+  const standing = useMemo(() => standingBefore(played, step.id, PITCH), [played, step.id]);
+  const beyond = standing && beyondEnds(standing, outline.length);
+  return (
+    <Strip
+      outline={outline}
+      holes={part.holes}
+      bores={part.bores}
+      tone={material.tone}
+      headstockEnd={mount.headstockEnd}
+      tallest={tall}
+      least={tall}
+      figure={FIGURE_ROOM}
+      {...(standing && beyond
+        ? {
+            before: mount.headstockEnd === 'reference' ? beyond.reference : beyond.far,
+            after: mount.headstockEnd === 'reference' ? beyond.far : beyond.reference,
+            largestRadius: Math.max(blank.section / 2, standing.most),
+            standing: (
+              <StandingLayer
+                standing={standing}
+                outline={outline}
+                tone={material.tone}
+                hollows={part.hollows}
+              />
+            ),
+          }
+        : {})}
+    >
+      {standing && <WorkLayer standing={standing} />}
+      <StepLayer step={step} stations={part.stations} />
+      <FigureLayer figure={figure} standing={standing} />
+    </Strip>
+  );
+}
+
+/** How far the wood reaches beyond both ends of the piece, mm. */
+function beyondEnds({ reach, pieceAt, pieceRuns }: StandingWood, length: number) {
+  const [low, high] = [pieceAt - reach.x0, reach.x1 - pieceAt];
+  return pieceRuns > 0
+    ? { reference: Math.max(0, low), far: Math.max(0, high - length) }
+    : { reference: Math.max(0, high), far: Math.max(0, low - length) };
+}
