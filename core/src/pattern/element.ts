@@ -68,6 +68,8 @@ export type Element =
       endDiameter: Dimension;
       shoulder: 'square' | 'rolled';
       roll?: Dimension;
+      /** what the faces that stay are left from */
+      faces?: 'planed' | 'sawn';
     } & ElementBase)
   /** peg that fits a hole: its diameter follows from the hole and the fit */
   | ({ kind: 'tenon'; length: Dimension; hole: Dimension; fit: TenonFit } & ElementBase)

@@ -291,6 +291,22 @@ describe('the order of the usual route', () => {
     expect(sanded).not.toContain(`shape:${square.id}`);
   });
 
+  it('leaves the faces of a square from the plane, or from the saw where that is drawn', () => {
+    const wordsOf = (faces?: 'planed' | 'sawn') => {
+      const drawn = structuredClone(part);
+      drawn.turnings[0].elements = drawn.turnings[0].elements.map((e) =>
+        e.kind === 'square' && faces ? { ...e, faces } : e,
+      );
+      const { route, stops, uncovered } = routed(body, drawn, 'between centres')!;
+      expect([...stops, ...uncovered]).toEqual([]);
+      return route.operations.find((o) => o.kind === 'saw')!.words.join(' ');
+    };
+    expect(wordsOf()).toContain('Plane all four faces');
+    expect(wordsOf('planed')).toBe(wordsOf());
+    expect(wordsOf('sawn')).toContain('Do not plane them');
+    expect(wordsOf('sawn')).not.toContain('Plane all four');
+  });
+
   it('in a chuck: the tenon is turned before it is gripped, and all is trued after', () => {
     const order = ids(routed(body, part, 'chuck')!.route);
     const [tenon, grip, trued, shaped] = ['tenon:', 'hold:chuck', 'rough:true', 'shape:'].map((id) =>

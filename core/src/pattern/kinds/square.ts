@@ -17,6 +17,12 @@ export const square: KindRow<'square'> = {
       label: 'shoulders',
       words: { square: 'square shoulders', rolled: 'rolled shoulders' },
     },
+    faces: {
+      is: 'choice',
+      label: 'faces',
+      words: { planed: 'left from the plane', sawn: 'left from the saw' },
+      usual: 'planed',
+    },
   },
   fresh: (id, d) => ({
     kind: 'square',
