@@ -121,6 +121,12 @@ describe('a batch of whole items', () => {
       [1, [4]],
       [2, [3]],
     ]);
+    // a top that would not spin is counted until it does
+    const spun = (fits: boolean) => event(1, { kind: 'tried', stepId: join!.id, fits, note: '' });
+    await send(batch, spun(false));
+    expect(await listed(batch.id)).toMatchObject({ failed: 1 });
+    await send(batch, spun(true));
+    expect(await listed(batch.id)).toMatchObject({ failed: 0 });
     await send(batch, ...[1, 2].map((n) => event(n, { kind: 'done', stepId: look!.id })));
     const { next, stepsDone, stepsInAll } = await listed(batch.id);
     expect(next).toEqual({ kind: 'finished' });

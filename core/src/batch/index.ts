@@ -20,6 +20,7 @@ export {
 } from './pieceSummary.js';
 export { restOfRun } from './restOfRun.js';
 export type { PieceProgress } from './pieceProgress.js';
+export { failedIn } from './failing.js';
 export { freePieces } from './joining.js';
 export {
   type BatchPiece,

@@ -1,6 +1,7 @@
 import type { BatchingSchool } from '../measure/index.js';
 import { everyHold, type BatchProgress, type Hold, type OrderedStep } from './progress.js';
 import type { PieceProgress } from './pieceProgress.js';
+import { failedIn } from './failing.js';
 import { concerns } from './lots.js';
 
 /**
@@ -15,6 +16,8 @@ export interface PieceSummary {
   /** of the steps of the plan */
   stepsDone: number;
   rejected: boolean;
+  /** something was tried or checked on it and did not hold */
+  failed: boolean;
   /** place of its next step in the plan; null when all are done or it was rejected */
   step: number | null;
   /** something that must come before that step is not done */
@@ -41,6 +44,7 @@ export function summaryOf(steps: readonly OrderedStep[], piece: PieceProgress): 
     piece: piece.piece,
     stepsDone: steps.filter((s) => concerns(s, piece) && piece.done.has(s.id)).length,
     rejected,
+    failed: !rejected && failedIn(steps, piece).length > 0,
     step: next ? index : null,
     lockedBy: holds.find((h) => h.kind === 'lock')?.reason ?? null,
     waits: holds.flatMap(waitOf),

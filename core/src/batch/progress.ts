@@ -1,5 +1,6 @@
 import type { RunEvent } from './event.js';
 import type { OrderLock, Step } from '../route/index.js';
+import { failedIn } from './failing.js';
 import { partnersOf } from './joining.js';
 import { batchPieces, concerns, piecesInBlank, type Lot } from './lots.js';
 import type { PieceProgress } from './pieceProgress.js';
@@ -165,7 +166,7 @@ export interface Hold {
 /** What of a step decides whether it may be done. */
 export type OrderedStep = Pick<
   Step,
-  'id' | 'partId' | 'title' | 'locks' | 'wait' | 'run' | 'prepares' | 'share' | 'takes'
+  'id' | 'partId' | 'title' | 'locks' | 'wait' | 'run' | 'prepares' | 'share' | 'takes' | 'checks'
 >;
 
 /** How long a step must wait for one that locks it, minutes: what it waits for, or in plans without a route all of it. */
@@ -186,7 +187,25 @@ export const holdsOn = (
 /** Locks that are not yet met and all waits before a step of a piece, those that are over included. */
 export function everyHold(step: OrderedStep, steps: readonly OrderedStep[], piece: PieceProgress): Hold[] {
   if (piece.overridden.has(step.id)) return [];
-  return [...lacking(step, piece), ...step.locks.flatMap((lock) => holdOf(lock, steps, piece))];
+  return [
+    ...stopped(step, steps, piece),
+    ...lacking(step, piece),
+    ...step.locks.flatMap((lock) => holdOf(lock, steps, piece)),
+  ];
+}
+
+/**
+ * What did not hold stops all that comes after it, until it holds or somebody goes on all the same: then it is known,
+ * and stops nothing a second time.
+ */
+function stopped(step: OrderedStep, steps: readonly OrderedStep[], piece: PieceProgress): Hold[] {
+  const at = steps.indexOf(step);
+  return failedIn(steps.slice(0, Math.max(0, at)), piece)
+    .filter((failed) => !steps.slice(steps.indexOf(failed) + 1).some((s) => piece.overridden.has(s.id)))
+    .map(({ title }) => ({
+      kind: 'lock',
+      reason: `${title}: it did not hold. Cut again and try once more, mend it, or reject it.`,
+    }));
 }
 
 /** A join for which there are not as many pieces as it takes. */

@@ -145,3 +145,33 @@ describe('twins', () => {
     expect(inspectTwins(stations, [], pieces).state).toBe('unmeasured');
   });
 });
+
+describe('a piece on which a check or a fit did not hold', () => {
+  const stations = [station('collar', 30)];
+  const right = [1, 2].map((piece) => ({ piece, stationId: 'collar', mm: 30 }));
+
+  it('is not good whatever its diameters are, and says what to do', () => {
+    const verdict = inspectTwins(stations, right, [
+      { piece: 1, rejected: false },
+      { piece: 2, rejected: false, failed: 'Screw the base on' },
+    ]);
+    expect(verdict.state).toBe('not twins');
+    expect(verdict.headline).toBe('Not twins yet: 1 of 2 are good.');
+    expect(verdict.sentences[0]).toBe(
+      'Piece 2: Screw the base on: it did not hold; cut again, mend it, or reject it.',
+    );
+    // it is not called fat for that
+    expect(verdict.sentences.join()).not.toContain('fat');
+  });
+
+  it('is not good before anything is measured either, and leaves the verdict when it is rejected', () => {
+    expect(inspectTwins(stations, [], [{ piece: 1, rejected: false, failed: 'Trial fit' }]).state).toBe(
+      'not twins',
+    );
+    const gone = inspectTwins(stations, right.slice(0, 1), [
+      { piece: 1, rejected: false },
+      { piece: 2, rejected: true, failed: 'Trial fit' },
+    ]);
+    expect(gone.state).toBe('twins');
+  });
+});

@@ -13,6 +13,8 @@ export interface StationReading {
 export interface InspectedPiece {
   piece: number;
   rejected: boolean;
+  /** what was tried or checked and did not hold, by the name of its step; null where all held */
+  failed: string | null;
   /** null until every station has been measured */
   verdict: PieceVerdict | null;
   judgements: { station: Station; reading: number; judgement: Judgement }[];
@@ -42,6 +44,13 @@ export interface TwinsVerdict {
   cause: string | null;
 }
 
+/** A piece as it comes to be judged. */
+interface Inspecting {
+  piece: number;
+  rejected: boolean;
+  failed?: string | null;
+}
+
 /**
  * Are the pieces twins? Every piece that was not rejected is held against its stations; every
  * station gets its spread and trend; and the batch gets a verdict in words.
@@ -49,10 +58,10 @@ export interface TwinsVerdict {
 export function inspectTwins(
   stations: readonly Station[],
   readings: readonly StationReading[],
-  pieces: readonly { piece: number; rejected: boolean }[],
+  pieces: readonly Inspecting[],
 ): TwinsVerdict {
   const latest = latestReadings(readings);
-  const inspected = pieces.map(({ piece, rejected }) => inspectPiece(piece, rejected, stations, latest));
+  const inspected = pieces.map((piece) => inspectPiece(piece, stations, latest));
   const kept = inspected.filter((p) => !p.rejected);
   const spreads = stations.map((station) => spreadOf(station, kept, latest));
   const state = stateOf(kept);
@@ -74,8 +83,7 @@ function latestReadings(readings: readonly StationReading[]): Map<string, number
 }
 
 function inspectPiece(
-  piece: number,
-  rejected: boolean,
+  { piece, rejected, failed = null }: Inspecting,
   stations: readonly Station[],
   latest: Map<string, number>,
 ): InspectedPiece {
@@ -88,19 +96,24 @@ function inspectPiece(
   return {
     piece,
     rejected,
-    verdict: rejected ? 'scrap' : pieceVerdict(judgements, stations.length),
+    failed,
+    verdict: rejected ? 'scrap' : pieceVerdict(judgements, stations.length, failed !== null),
     judgements,
   };
 }
 
-/** Thin where it mates is scrap; fat anywhere can be cut again; thin where it is only seen is odd. */
-function pieceVerdict(judgements: InspectedPiece['judgements'], stations: number): PieceVerdict | null {
+/** Whatever the diameters say, a piece that failed a check or did not fit is not good. Thin where it mates is scrap; fat anywhere can be cut again; thin where it is only seen is odd. */
+function pieceVerdict(
+  judgements: InspectedPiece['judgements'],
+  stations: number,
+  failed: boolean,
+): PieceVerdict | null {
   const has = (verdict: string, mating?: boolean) =>
     judgements.some(
       (j) => j.judgement.verdict === verdict && (mating === undefined || j.station.mating === mating),
     );
   if (has('thin', true)) return 'scrap';
-  if (has('fat')) return 'rework';
+  if (failed || has('fat')) return 'rework';
   if (has('thin')) return 'odd one out';
   return judgements.length < stations ? null : 'good';
 }
@@ -132,7 +145,7 @@ function spreadOf(
 }
 
 function stateOf(kept: readonly InspectedPiece[]): TwinsVerdict['state'] {
-  if (kept.every((p) => p.judgements.length === 0)) return 'unmeasured';
+  if (kept.every((p) => p.judgements.length === 0 && p.failed === null)) return 'unmeasured';
   if (kept.some((p) => p.verdict !== null && p.verdict !== 'good')) return 'not twins';
   return kept.some((p) => p.verdict === null) ? 'part measured' : 'twins';
 }
@@ -151,13 +164,22 @@ function headlineOf(state: TwinsVerdict['state'], kept: readonly InspectedPiece[
   }
 }
 
+const isFat = ({ verdict, judgements }: InspectedPiece): boolean =>
+  verdict === 'rework' && judgements.some((j) => j.judgement.verdict === 'fat');
+
 function pieceSentences(pieces: readonly InspectedPiece[]): string[] {
   const list = (verdict: PieceVerdict) =>
     pieces.filter((p) => p.verdict === verdict && !p.rejected).map((p) => p.piece);
   const say = (numbers: number[], words: string) =>
     numbers.length === 0 ? [] : [`Piece ${numbers.join(', ')}: ${words}`];
   return [
-    ...say(list('rework'), 'fat, can be cut again.'),
+    ...say(
+      pieces.filter((p) => !p.rejected && isFat(p)).map((p) => p.piece),
+      'fat, can be cut again.',
+    ),
+    ...pieces
+      .filter((p) => !p.rejected && p.failed !== null)
+      .map((p) => `Piece ${p.piece}: ${p.failed}: it did not hold; cut again, mend it, or reject it.`),
     ...say(list('scrap'), 'too thin to meet its hardware.'),
     ...say(list('odd one out'), 'thin where it is only seen; accept as the odd one out or make another.'),
     ...say(

@@ -31,7 +31,7 @@ export interface PartLine {
 export function planSummaryOf(plan: Plan): PlanSummary {
   return {
     steps: stepsOfPlan(plan).map(
-      ({ id, partId, title, stage, locks, wait, run, prepares, share, takes }) => ({
+      ({ id, partId, title, stage, locks, wait, run, prepares, share, takes, checks }) => ({
         id,
         partId,
         title,
@@ -42,6 +42,7 @@ export function planSummaryOf(plan: Plan): PlanSummary {
         ...(prepares === true ? { prepares } : {}),
         ...(share === undefined ? {} : { share }),
         ...(takes === undefined ? {} : { takes }),
+        ...(checks === undefined ? {} : { checks }),
       }),
     ),
     school: plan.schools.batching,

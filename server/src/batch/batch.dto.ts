@@ -112,6 +112,7 @@ export class BatchSummaryView extends BatchView {
   @ApiProperty() stepsDone: number;
   @ApiProperty() stepsInAll: number;
   @ApiProperty() rejected: number;
+  @ApiProperty({ description: 'pieces on which a check or a fit did not hold' }) failed: number;
   @ApiProperty({ description: 'on the workshop’s clock' }) plannedEnd: string;
   @CoreType('PartLine', { list: true }) parts: PartLine[];
 }

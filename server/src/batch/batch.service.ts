@@ -349,6 +349,7 @@ function summaryView({ summary, at: _, ...view }: ListedRow, pieces: readonly Pi
       0,
     ),
     rejected: pieces.filter((p) => p.rejected).length,
+    failed: pieces.filter((p) => p.failed).length,
   };
 }
 

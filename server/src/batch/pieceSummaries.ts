@@ -16,11 +16,11 @@ import type { EntityManager } from 'typeorm';
 export const EVENT_COLUMNS = `id, piece, to_char(at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') AS at, device, sequence, plan_version AS "planVersion", body`;
 
 const SUMMARY_COLUMNS =
-  'number AS piece, steps_done AS "stepsDone", rejected, step, locked_by AS "lockedBy", waits, meanwhile';
+  'number AS piece, steps_done AS "stepsDone", rejected, failed, step, locked_by AS "lockedBy", waits, meanwhile';
 
 const KEEP = `
-UPDATE pieces p SET steps_done = s."stepsDone", rejected = s.rejected, step = s.step, locked_by = s."lockedBy", waits = s.waits, meanwhile = s.meanwhile
-FROM jsonb_to_recordset($2::jsonb) AS s(piece int, "stepsDone" int, rejected boolean, step int, "lockedBy" text, waits jsonb, meanwhile jsonb)
+UPDATE pieces p SET steps_done = s."stepsDone", rejected = s.rejected, failed = s.failed, step = s.step, locked_by = s."lockedBy", waits = s.waits, meanwhile = s.meanwhile
+FROM jsonb_to_recordset($2::jsonb) AS s(piece int, "stepsDone" int, rejected boolean, failed boolean, step int, "lockedBy" text, waits jsonb, meanwhile jsonb)
 WHERE p.batch_id = $1 AND p.number = s.piece`;
 
 /**

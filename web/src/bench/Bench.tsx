@@ -125,6 +125,11 @@ function BatchRow({ batch, timeZone, now }: { batch: BatchSummary; timeZone: str
           {Math.round(done * 100)} % of the steps done
           {batch.rejected > 0 && `, ${batch.rejected} rejected`}
         </span>
+        {batch.failed > 0 && (
+          <span className="bench-failed">
+            <b aria-hidden>■</b> On {batch.failed} a check or a fit did not hold: cut again, mend, or reject
+          </span>
+        )}
       </div>
       <NextButton batch={batch} />
     </article>

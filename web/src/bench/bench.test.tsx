@@ -29,6 +29,7 @@ const batch = (i: number, rest: Partial<BatchSummary> = {}): BatchSummary => ({
   stepsDone: 3,
   stepsInAll: 12,
   rejected: 0,
+  failed: 0,
   lots: [{ partId: 'p', first: 1, count: 4 }],
   parts: [
     {
@@ -88,6 +89,12 @@ describe('the Bench', () => {
     expect(group('Waits')).toEqual(['Lot 2']);
     expect(group('Finished, to be looked at')).toEqual(['Lot 1']);
     expect(screen.getByText(/Glue cures/).textContent).toContain('until');
+  });
+
+  it('says on how many pieces a check did not hold', async () => {
+    await onTheBench([batch(1, { failed: 2 }), batch(2)]);
+    expect(screen.getAllByText(/did not hold/)).toHaveLength(1);
+    expect(screen.getByText(/On 2 a check or a fit did not hold/)).toBeTruthy();
   });
 
   it('puts what is due first on top, and what will be late says so', async () => {

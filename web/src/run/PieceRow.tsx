@@ -1,4 +1,12 @@
-import { pieceLabel, stepsOfPiece, type Lot, type PieceProgress, type Plan, type Step } from '@compas/core';
+import {
+  failedIn,
+  pieceLabel,
+  stepsOfPiece,
+  type Lot,
+  type PieceProgress,
+  type Plan,
+  type Step,
+} from '@compas/core';
 
 interface PieceRowProps {
   plan: Plan;
@@ -75,10 +83,11 @@ function Tally({ pieces, steps, current }: Pick<PieceRowProps, 'pieces' | 'steps
 }
 
 /** How long a stroke is, px upwards. */
-const STROKES = { done: -32, joined: -32, open: -12, begun: -22, rejected: -32 };
+const STROKES = { done: -32, joined: -32, open: -12, begun: -22, failed: -22, rejected: -32 };
 
 function stateOf(piece: PieceProgress, own: readonly Step[]): keyof typeof STROKES {
   if (piece.rejected) return 'rejected';
+  if (failedIn(own, piece).length > 0) return 'failed';
   if (piece.carriedBy !== null) return 'joined';
   const left = own.filter((s) => !piece.done.has(s.id)).length;
   return left === 0 ? 'done' : left === own.length ? 'open' : 'begun';
@@ -98,24 +107,30 @@ interface PieceButtonProps {
 function PieceButton({ piece, label, inItem, steps, current, onChoose }: PieceButtonProps) {
   const open = steps.find((s) => !piece.done.has(s.id));
   const share = steps.filter((s) => piece.done.has(s.id)).length / steps.length;
+  const [failed] = piece.rejected ? [] : failedIn(steps, piece);
   const words = piece.rejected
     ? 'rejected'
-    : inItem !== null
-      ? `joined to ${inItem}`
-      : open
-        ? open.title
-        : 'done';
+    : failed
+      ? `did not hold: ${failed.title}`
+      : inItem !== null
+        ? `joined to ${inItem}`
+        : open
+          ? open.title
+          : 'done';
   return (
     <button
       type="button"
       aria-label={`${label.charAt(0).toUpperCase()}${label.slice(1)}, ${words}`}
       aria-current={current}
-      data-state={piece.rejected ? 'rejected' : inItem !== null ? 'joined' : open ? 'open' : 'done'}
+      data-state={
+        piece.rejected ? 'rejected' : failed ? 'failed' : inItem !== null ? 'joined' : open ? 'open' : 'done'
+      }
       onClick={() => onChoose(piece.piece, (open ?? steps.at(-1))?.id ?? '')}
     >
       {piece.n}
       <span className="fill" style={{ width: `${share * 100}%` }} />
       {piece.rejected && <span aria-hidden>✕</span>}
+      {failed && <span aria-hidden>■</span>}
       {inItem !== null && <span aria-hidden>⊂</span>}
     </button>
   );

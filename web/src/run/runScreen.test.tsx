@@ -127,6 +127,20 @@ describe('the lathe screen', () => {
     expect(container.querySelector('.run-bar-away')!.textContent).toBe('Reject this piece');
   });
 
+  it('stops a piece whose fit did not hold, red in the row, until it holds', async () => {
+    const steps = exampleBatch().snapshot.plan.parts[0].steps;
+    const upToFit = steps.slice(0, steps.findIndex((s) => s.trialFit) + 1);
+    const { user } = atTheLathe([
+      ...upToFit.map((s) => recorded(1, { kind: 'done', stepId: s.id })),
+      recorded(1, { kind: 'tried', stepId: 'try:fit', fits: false, note: 'a hair' }),
+    ]);
+    const button = await screen.findByRole('button', { name: 'Piece 1, did not hold: Trial fit' });
+    expect(button.dataset['state']).toBe('failed');
+    await user.click(button);
+    expect(screen.getByText(/it did not hold. Cut again/)).toBeTruthy();
+    expect(screen.queryByRole('button', { name: 'Done' })).toBeNull();
+  });
+
   it('keeps the hand and the light on the tablet', async () => {
     localStorage.clear();
     const { user, container, unmount } = atTheLathe();

@@ -1,5 +1,6 @@
 import {
   ballSet,
+  failedIn,
   finishedReadings,
   inspectTwins,
   pieceLabel,
@@ -51,7 +52,11 @@ const verdictOn = (
       steps,
       stations,
     ),
-    own.map((p) => ({ piece: p.piece, rejected: p.rejected !== null })),
+    own.map((p) => ({
+      piece: p.piece,
+      rejected: p.rejected !== null,
+      failed: failedIn(steps, p)[0]?.title ?? null,
+    })),
   );
 };
 
@@ -213,9 +218,11 @@ function PieceLine({
       <td>
         {piece.rejected
           ? '■ rejected'
-          : piece.verdict === null
-            ? 'not all measured'
-            : VERDICT_WORDS[piece.verdict]}
+          : piece.failed !== null
+            ? `■ did not hold: ${piece.failed}`
+            : piece.verdict === null
+              ? 'not all measured'
+              : VERDICT_WORDS[piece.verdict]}
       </td>
     </tr>
   );
