@@ -14,6 +14,8 @@ export interface PieceProgress extends BatchPiece {
   rejected: { stepId: string; cause: string; at: string } | null;
   /** places in its blank where nothing is made any more: what was to be done there holds nothing up */
   given: Set<number>;
+  /** what was noted on it, oldest first */
+  notes: { stepId: string; words: string; photo?: string; at: string }[];
   /** join → numbers of the pieces that were put to this one in it */
   joined: Map<string, number[]>;
   /** number of the piece that carries the item it is a part of; null while it is by itself */

@@ -21,6 +21,7 @@ const progress = (done: Record<string, number>, rest: Partial<PieceProgress> = {
   blank: 0,
   place: 1,
   inBlank: 1,
+  notes: [],
   joined: new Map(),
   carriedBy: null,
   partners: new Map(),

@@ -55,6 +55,7 @@ function emptyPieces(
       ...own,
       checked: new Map(),
       rejected: null,
+      notes: [],
       joined: new Map(),
       carriedBy: null,
       partners: NOBODY,
@@ -121,6 +122,14 @@ function play({ pieces, readings }: BatchProgress, { id, piece, at, body }: RunE
       return;
     case 'rejected':
       state.rejected = { stepId: body.stepId, cause: body.cause, at };
+      return;
+    case 'noted':
+      state.notes.push({
+        stepId: body.stepId,
+        words: body.words,
+        at,
+        ...(body.photo ? { photo: body.photo } : {}),
+      });
       return;
     case 'joined':
       comeApart(pieces, state, body.stepId);

@@ -28,6 +28,15 @@ const StepId = () => TextField({ min: 1, max: 120 });
 const Words = (min = 0) => TextField({ min, max: 500 });
 const Measured = () => NumberField({ min: 0, max: 20_000 });
 
+/** A shrunken photo, some tens of kilobytes. */
+const Photo = () =>
+  TextField({
+    max: 200_000,
+    pattern: /^data:image\/(jpeg|webp|png);base64,[A-Za-z0-9+/=]+$/,
+    like: 'data:image/jpeg;base64,…',
+    optional: true,
+  });
+
 class EventBodyDto {
   kind: RunEventKind;
 }
@@ -65,14 +74,7 @@ class CheckedDto extends EventBodyDto implements Of<'checked'> {
   @BooleanField() passed: boolean;
   @NumberField({ min: -1e6, max: 1e6, optional: true }) value?: number;
   @TextField({ max: 500, optional: true }) words?: string;
-  /** a shrunken photo, some tens of kilobytes */
-  @TextField({
-    max: 200_000,
-    pattern: /^data:image\/(jpeg|webp|png);base64,[A-Za-z0-9+/=]+$/,
-    like: 'data:image/jpeg;base64,…',
-    optional: true,
-  })
-  photo?: string;
+  @Photo() photo?: string;
 }
 class TriedDto extends EventBodyDto implements Of<'tried'> {
   declare kind: 'tried';
@@ -100,6 +102,12 @@ class JoinedDto extends EventBodyDto implements Of<'joined'> {
   @Min(1, { each: true, message: 'each of pieces must be the number of a piece, 1 or more.' })
   pieces: number[];
 }
+class NotedDto extends EventBodyDto implements Of<'noted'> {
+  declare kind: 'noted';
+  @StepId() stepId: string;
+  @Words() words: string;
+  @Photo() photo?: string;
+}
 class ReopenedDto extends EventBodyDto implements Of<'reopened'> {
   declare kind: 'reopened';
   @StepId() stepId: string;
@@ -117,6 +125,7 @@ const EVENT_FORMS = {
   overridden: OverriddenDto,
   rejected: RejectedDto,
   joined: JoinedDto,
+  noted: NotedDto,
   reopened: ReopenedDto,
 } satisfies Record<RunEventKind, unknown>;
 ChoiceField(EVENT_FORMS)(EventBodyDto.prototype, 'kind');

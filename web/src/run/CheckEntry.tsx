@@ -1,5 +1,6 @@
 import type { AcceptanceCheck, PieceProgress, RunEventBody, Step } from '@compas/core';
 import { useState } from 'react';
+import { shrunk } from './shrunk.js';
 
 interface CheckEntryProps {
   check: AcceptanceCheck;
@@ -84,18 +85,4 @@ function limits({ least, most, unit = '' }: AcceptanceCheck): string {
   if (least !== undefined) return `at least ${least} ${unit}`;
   if (most !== undefined) return `at most ${most} ${unit}`;
   return `number ${unit}`;
-}
-
-/** A photo is kept this small: enough to see what was meant. */
-const LONGEST = 640;
-
-async function shrunk(file: Blob): Promise<string> {
-  const bitmap = await createImageBitmap(file);
-  const scale = Math.min(1, LONGEST / Math.max(bitmap.width, bitmap.height));
-  const canvas = document.createElement('canvas');
-  canvas.width = Math.round(bitmap.width * scale);
-  canvas.height = Math.round(bitmap.height * scale);
-  canvas.getContext('2d')?.drawImage(bitmap, 0, 0, canvas.width, canvas.height);
-  bitmap.close();
-  return canvas.toDataURL('image/jpeg', 0.7);
 }

@@ -3,7 +3,13 @@ import { useState } from 'react';
 import { shrunk } from './shrunk.js';
 
 /** What is noted most: a touch is enough. */
-const CHIPS = ['took it down a hair', 'the grain tore', 'the tool was dull', 'the hole ran off', 'it chattered'];
+const CHIPS = [
+  'took it down a hair',
+  'the grain tore',
+  'the tool was dull',
+  'the hole ran off',
+  'it chattered',
+];
 
 /** A note on the step at hand: chips first, then a photo, words last. */
 export function Note({ step, record }: { step: Step; record: (body: RunEventBody) => Promise<void> }) {

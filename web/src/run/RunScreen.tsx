@@ -15,7 +15,9 @@ import { useTablet, type Tablet } from './useTablet.js';
 import { Waiting } from './Waiting.js';
 import { useRun, type Run } from './useRun.js';
 import { useStarted } from './useStarted.js';
+import { useUntouched } from './useUntouched.js';
 import { useWakeLock } from './useWakeLock.js';
+import { WhereItStands } from './WhereItStands.js';
 import './run.css';
 
 /** The screen at the lathe: dark, big, one step of one piece at a time. */
@@ -69,6 +71,7 @@ function Running({ run, batch, tablet }: RunningProps) {
   const [chosen, choose] = useState<{ piece: number; stepId: string } | null>(null);
   const now = useNow(1_000);
   const awake = useWakeLock();
+  const [away, here] = useUntouched(now);
   useStarted(run, school, chosen === null, now);
   if (!run.progress) return null;
   const next = nextAction(steps, run.progress, school, now);
@@ -130,9 +133,12 @@ function Running({ run, batch, tablet }: RunningProps) {
         pieces={run.progress.pieces}
         steps={steps}
         current={piece}
-        onChoose={(p, stepId) => choose({ piece: p, stepId })}
+        onChoose={(p, stepId) => {
+          here();
+          choose({ piece: p, stepId });
+        }}
       />
-      {chosen === null && next.kind === 'wait' && (
+      {!away && chosen === null && next.kind === 'wait' && (
         <Waiting
           next={next}
           now={now}
@@ -158,7 +164,17 @@ function Running({ run, batch, tablet }: RunningProps) {
           </RunBar>
         </>
       )}
-      {step && state && (chosen !== null || next.kind === 'do') && (
+      {away && step && state && (
+        <WhereItStands
+          label={called(piece)}
+          state={state}
+          steps={steps}
+          step={step}
+          timeZone={batch.snapshot.inputs.workshop.hours.timeZone}
+          onHere={here}
+        />
+      )}
+      {!away && step && state && (chosen !== null || next.kind === 'do') && (
         <StepWork
           key={`${piece}/${step.id}`}
           batch={batch}

@@ -22,6 +22,7 @@ import { Spare } from './Spare.js';
 import { StepList } from './StepList.js';
 import { WoodStrip } from './WoodStrip.js';
 import { useState, type ReactNode } from 'react';
+import { Note } from './Note.js';
 import { ReadingEntry } from './ReadingEntry.js';
 import { ReadingList } from './ReadingList.js';
 import { Reject } from './Reject.js';
@@ -124,6 +125,7 @@ export function StepWork(props: StepWorkProps) {
               ))}
             </>
           )}
+          <Notes state={state} step={step} />
           <ReadingList readings={own} part={part} step={step} record={record} />
           {props.findings.length > 0 && <Findings findings={props.findings} empty="" />}
         </section>
@@ -158,6 +160,7 @@ export function StepWork(props: StepWorkProps) {
           )
         }
       >
+        <Note step={step} record={record} />
         {props.back}
         {state.done.has(step.id) && !state.rejected && (
           <button
@@ -170,6 +173,21 @@ export function StepWork(props: StepWorkProps) {
         )}
       </RunBar>
     </>
+  );
+}
+
+/** What was noted in this step of the piece. */
+function Notes({ state, step }: { state: PieceProgress; step: Step }) {
+  const own = state.notes.filter((n) => n.stepId === step.id);
+  if (own.length === 0) return null;
+  return (
+    <ul className="run-readings" aria-label="Notes">
+      {own.map(({ at, words, photo }) => (
+        <li key={at}>
+          {words} {photo && <img src={photo} alt={words || 'noted in a photo'} width={120} />}
+        </li>
+      ))}
+    </ul>
   );
 }
 

@@ -123,6 +123,7 @@ function Twins({ batch }: { batch: BatchDetail }) {
             ))}
           </div>
           <Findings findings={records} empty="" />
+          <Noted pieces={progress.pieces} called={(n) => pieceLabel(batch.lots, plan.parts, n)} />
         </>
       }
     >
@@ -157,6 +158,25 @@ function Twins({ batch }: { batch: BatchDetail }) {
         )}
       </div>
     </WorkScreen>
+  );
+}
+
+/** What was noted at the lathe, piece by piece: what the next revision or the next batch can learn from. */
+function Noted({ pieces, called }: { pieces: BatchProgress['pieces']; called: (piece: number) => string }) {
+  const noted = pieces.flatMap((p) => p.notes.map((note) => ({ ...note, piece: p.piece })));
+  if (noted.length === 0) return null;
+  return (
+    <section aria-labelledby="noted">
+      <h3 id="noted">Noted at the lathe</h3>
+      <ul>
+        {noted.map(({ at, piece, words, photo }) => (
+          <li key={`${piece} ${at}`}>
+            {called(piece)}: {words}{' '}
+            {photo && <img src={photo} alt={words || 'noted in a photo'} width={120} />}
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 
