@@ -55,7 +55,7 @@ describe('a screen that nobody touched', () => {
       />,
     );
     expect(screen.getByRole('heading', { name: 'Is piece 2 on the lathe?' })).toBeTruthy();
-    const said = screen.getByRole('region', { name: 'Where it stands' }).textContent!;
+    const said = screen.getByRole('region', { name: 'Where it stands' }).textContent;
     expect(said).toContain(`Last${face.title}, Mon 2 Mar, 08:00`);
     expect(said).toContain(turn.title);
     expect(said.toLowerCase()).toContain(turn.setup.holding.toLowerCase());
