@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { enterDemo } from './door.js';
+import { enterDemo, goPast } from './door.js';
 
 /** Takes up whatever is next until something is true of the screen. */
 async function goOn(page: Page, until: () => Promise<boolean>): Promise<void> {
@@ -11,12 +11,7 @@ async function goOn(page: Page, until: () => Promise<boolean>): Promise<void> {
   for (;;) {
     await expect(finished.or(done).or(unlock).or(anyhow).first()).toBeVisible();
     if ((await finished.isVisible()) || (await until())) return;
-    if (await anyhow.isVisible()) await anyhow.click();
-    if (await unlock.isVisible()) {
-      await unlock.click();
-      await page.getByLabel('Why is it right this time?').fill('quick glue');
-      await page.getByRole('button', { name: 'Unlock' }).click();
-    }
+    await goPast(page);
     await expect(done).toBeVisible();
     const stood = await where(page);
     await ((await whole.isVisible()) ? whole : done).click();

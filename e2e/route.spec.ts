@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { choose, enterDemo } from './door.js';
+import { choose, enterDemo, goPast } from './door.js';
 
 /** What the lathe screen shows of a step: its title, its one figure, and the wood as it is drawn. */
 interface Shown {
@@ -110,12 +110,7 @@ async function makeIt(page: Page): Promise<{ before: Shown; after: Shown }[]> {
   for (;;) {
     await expect(finished.or(done).or(unlock).or(anyhow).first()).toBeVisible();
     if (await finished.isVisible()) return seen;
-    if (await anyhow.isVisible()) await anyhow.click();
-    if (await unlock.isVisible()) {
-      await unlock.click();
-      await page.getByLabel('Why is it right this time?').fill('quick glue');
-      await page.getByRole('button', { name: 'Unlock' }).click();
-    }
+    await goPast(page);
     await expect(done).toBeVisible();
     const now = await shown(page);
     if (before) seen.push({ before, after: now });

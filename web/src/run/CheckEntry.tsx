@@ -1,6 +1,6 @@
 import type { AcceptanceCheck, PieceProgress, RunEventBody, Step } from '@compas/core';
 import { useState } from 'react';
-import { shrunk } from './shrunk.js';
+import { PhotoField } from './PhotoField.js';
 
 interface CheckEntryProps {
   check: AcceptanceCheck;
@@ -42,20 +42,7 @@ export function CheckEntry({ check, step, state, record }: CheckEntryProps) {
           <input inputMode="decimal" value={text} maxLength={20} onChange={(e) => setText(e.target.value)} />
         </label>
       )}
-      {check.kind === 'photo' && (
-        <label>
-          {photo ? 'Photo taken' : 'Take a photo'}
-          <input
-            type="file"
-            accept="image/*"
-            capture="environment"
-            onChange={(e) => {
-              const [file] = e.target.files ?? [];
-              if (file) void shrunk(file).then(setPhoto);
-            }}
-          />
-        </label>
-      )}
+      {check.kind === 'photo' && <PhotoField taken={photo !== null} onPhoto={setPhoto} />}
       <div>
         <button
           type="button"

@@ -1,6 +1,6 @@
 import type { RunEventBody, Step } from '@compas/core';
 import { useState } from 'react';
-import { shrunk } from './shrunk.js';
+import { PhotoField } from './PhotoField.js';
 
 /** What is noted most: a touch is enough. */
 const CHIPS = [
@@ -43,18 +43,7 @@ export function Note({ step, record }: { step: Step; record: (body: RunEventBody
           </button>
         ))}
       </div>
-      <label>
-        {photo ? 'Photo taken' : 'Take a photo'}
-        <input
-          type="file"
-          accept="image/*"
-          capture="environment"
-          onChange={(e) => {
-            const [file] = e.target.files ?? [];
-            if (file) void shrunk(file).then(setPhoto);
-          }}
-        />
-      </label>
+      <PhotoField taken={photo !== null} onPhoto={setPhoto} />
       <label>
         In words
         <input value={words} maxLength={500} onChange={(e) => setWords(e.target.value)} />

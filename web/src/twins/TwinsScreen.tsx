@@ -44,16 +44,20 @@ const verdictOn = (
   { pieces, readings }: BatchProgress,
 ): TwinsVerdict => {
   const own = pieces.filter((p) => p.partId === partId);
-  const numbers = new Set(own.map((p) => p.piece));
+  // within its part a piece is called by its own count
+  const counts = new Map(own.map((p) => [p.piece, p.n]));
   return inspectTwins(
     stations,
     finishedReadings(
-      readings.filter((r) => numbers.has(r.piece)),
+      readings.flatMap((r) => {
+        const n = counts.get(r.piece);
+        return n === undefined ? [] : [{ ...r, piece: n }];
+      }),
       steps,
       stations,
     ),
     own.map((p) => ({
-      piece: p.piece,
+      piece: p.n,
       rejected: p.rejected !== null,
       failed: failedIn(steps, p)[0]?.title ?? null,
     })),
@@ -76,8 +80,7 @@ function Twins({ batch }: { batch: BatchDetail }) {
   const part = plan.parts.find((p) => p.partId === shown) ?? plan.parts[0];
   const progress = useMemo(() => progressOf(batch.lots, batch.events, stepsOfPlan(plan)), [batch, plan]);
   const verdict = useMemo(() => verdictOn(part, progress), [part, progress]);
-  const called = (piece: number) =>
-    plan.parts.length < 2 ? String(piece) : pieceLabel(batch.lots, plan.parts, piece);
+  const called = (n: number) => (plan.parts.length < 2 ? String(n) : `${part.name.toLowerCase()} ${n}`);
   const records = recordFindings(batch, batch.events);
   const set = ballSetOf(batch, part, verdict);
   const measured = verdict.stations.filter((s) => s.count > 0);
