@@ -15,7 +15,9 @@ async function goOn(page: Page, until: () => Promise<boolean>): Promise<void> {
     await expect(done).toBeVisible();
     const stood = await where(page);
     await ((await whole.isVisible()) ? whole : done).click();
-    await expect.poll(async () => (await finished.isVisible()) || (await where(page)) !== stood).toBe(true);
+    await expect
+      .poll(async () => (await finished.isVisible()) || (await where(page)) !== stood, { intervals: [40] })
+      .toBe(true);
   }
 }
 

@@ -117,7 +117,7 @@ async function makeIt(page: Page): Promise<{ before: Shown; after: Shown }[]> {
     before = now;
     const words = await said(page);
     await done.click();
-    await expect.poll(() => said(page)).not.toBe(words);
+    await expect.poll(() => said(page), { intervals: [40] }).not.toBe(words);
   }
 }
 

@@ -208,10 +208,13 @@ export function everyHold(step: OrderedStep, steps: readonly OrderedStep[], piec
  * and stops nothing a second time.
  */
 function stopped(step: OrderedStep, steps: readonly OrderedStep[], piece: PieceProgress): Hold[] {
+  const failed = failedIn(steps, piece);
+  if (failed.length === 0) return [];
   const at = steps.indexOf(step);
-  return failedIn(steps.slice(0, Math.max(0, at)), piece)
-    .filter((failed) => !steps.slice(steps.indexOf(failed) + 1).some((s) => piece.overridden.has(s.id)))
-    .map(({ title }) => ({
+  return failed
+    .map((own) => ({ own, from: steps.indexOf(own) }))
+    .filter(({ from }) => from < at && !steps.slice(from + 1).some((s) => piece.overridden.has(s.id)))
+    .map(({ own: { title } }) => ({
       kind: 'lock',
       reason: `${title}: it did not hold. Cut again and try once more, mend it, or reject it.`,
     }));

@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import {
   contradictions,
   lotsOf,
@@ -52,6 +53,27 @@ const onStand: PatternBody = {
   ],
 };
 
+/** The top with a body of such a height, its middle so far from the reference end of the stem. */
+function slidOn(thick: number, at: number): PatternBody {
+  const drawn = STARTING_FORMS.find((f) => f.id === 'launched-top')!.body(
+    { thick: dim(thick), stemLength: dim(thick + 60) },
+    'maple',
+  );
+  return { ...drawn, joins: drawn.joins!.map((j) => ({ ...j, at: dim(Math.min(at, 40) + thick / 2) })) };
+}
+
+/** The finial with a peg of such a length, in a hole of the stand that is a little deeper. */
+function entered(from: 'reference' | 'far', peg: number): PatternBody {
+  const drawn = structuredClone(onStand);
+  drawn.parts[0] = STARTING_FORMS.find((f) => f.id === 'finial')!.body(
+    { pegLength: dim(peg) },
+    'maple',
+  ).parts[0];
+  const hole = drawn.parts[1]!.holes[0]!;
+  drawn.parts[1]!.holes = [{ ...hole, from, steps: [{ diameter: dim(10), depth: dim(peg + 2) }] }];
+  return { ...drawn, joins: drawn.joins!.map((j) => ({ ...j, depth: dim(peg) })) };
+}
+
 function planned(pattern: PatternBody, change: Partial<PlanOrder> = {}) {
   const { stock, schools, order } = exampleInputs(5);
   const { pieces: _, start: _s, due: _d, ...choices } = order;
@@ -103,6 +125,37 @@ describe('an item of several parts, planned whole', () => {
     // its middle 52 from the reference end of the stem: it begins half its height, 12, before
     const [onStem, ofStem] = first!.partId === stem.id ? [second!, first!] : [first!, second!];
     expect((onStem.at.at[0] - ofStem.at.at[0]) * ofStem.at.along[0]).toBeCloseTo(40, 6);
+  });
+
+  it('of any size stands as it is drawn, slid on or entered from either end, in several ways of holding', () => {
+    const seen = new Map<string, number>();
+    fc.assert(
+      fc.property(
+        fc.record({
+          slid: fc.boolean(),
+          thick: fc.integer({ min: 14, max: 30 }),
+          at: fc.integer({ min: 20, max: 60 }),
+          from: fc.constantFrom('reference' as const, 'far' as const),
+          peg: fc.integer({ min: 6, max: 14 }),
+          mount: fc.constantFrom(null, 'between centres' as const, 'chuck' as const),
+        }),
+        ({ slid, thick, at, from, peg, mount }) => {
+          const drawn = slid ? slidOn(thick, at) : entered(from, peg);
+          const made = planned(drawn, mount === null ? {} : { mount });
+          // a way that cannot be gone at all is given up with its reason, and nothing is joined then
+          if (made.findings.some((f) => f.id.startsWith('route.none'))) return;
+          const kind = slid ? 'slid on' : `entered, ${from}`;
+          seen.set(kind, (seen.get(kind) ?? 0) + 1);
+          expect(stopsOf(made)).toEqual([]);
+          const last = made.item!.steps.at(-1)!;
+          expect(shopBefore(stepsOfPlan(made), last.id)!.woods).toHaveLength(1);
+          expect(last.locks.some((l) => l.stepId === made.item!.steps[0]!.id)).toBe(true);
+        },
+      ),
+      { numRuns: 40 },
+    );
+    for (const kind of ['slid on', 'entered, reference', 'entered, far'])
+      expect(seen.get(kind) ?? 0).toBeGreaterThanOrEqual(2);
   });
 
   it('is held against the item as it is drawn: what stands elsewhere, or is joined by nothing, is a Stop', () => {

@@ -23,7 +23,7 @@ const MOST_ABOVE = 2;
 export function sizingPlaces({ outline, layout, cuts, parter }: Work): SizingPlace[] {
   const found = layout.sizing.flatMap((cut) => {
     const place = placeOf(outline, cut, parter.width, cuts);
-    return place && place.across - cut.finished <= MOST_ABOVE ? [place] : [];
+    return place && place.across - cut.finished <= MOST_ABOVE && !takesAnother(place, outline) ? [place] : [];
   });
   const order = new Map(cuts.map((c, i) => [c.elementId, i]));
   const inOrder = found
@@ -45,6 +45,17 @@ export function sizingPlaces({ outline, layout, cuts, parter }: Work): SizingPla
         ),
   );
 }
+
+/** The tool would take another straight feature whole, and leave nothing of it to shape. */
+const takesAnother = ({ elementId, x0, x1 }: SizingPlace, { spans }: Outline): boolean =>
+  spans.some(
+    (s) =>
+      s.element.kind === 'cylinder' &&
+      s.element.id !== elementId &&
+      s.x1 > s.x0 &&
+      s.x0 >= x0 - 1e-6 &&
+      s.x1 <= x1 + 1e-6,
+  );
 
 const middle = ({ x0, x1 }: SizingPlace): number => (x0 + x1) / 2;
 
