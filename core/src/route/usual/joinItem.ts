@@ -5,6 +5,7 @@ import {
   outOf,
   type JoinSides,
   type Part,
+  type Skin,
 } from '../../pattern/index.js';
 import { applied } from '../apply.js';
 import { surfaceBy } from '../surfaces.js';
@@ -225,14 +226,22 @@ function shaftOf(from: Shop, { sides: { inner, join, peg }, how }: JoinToMake): 
     how === 'slides on' ? (join.at?.mm ?? length / 2) : join.inner.end === 'reference' ? deep : length - deep;
   const wood = woodWith(from, { partId: inner.id, n: 1 });
   const piece = wood && pieceIn(wood, { partId: inner.id, n: 1 });
-  const at = piece ? outOf([x, 0, 0], piece.at)[0] : 0;
-  const found = wood?.body.skins.findLast((skin) => {
+  // where two features meet amid the join it is felt a little aside, on one of them
+  for (const aside of [0, ASIDE, -ASIDE]) {
+    const at = piece ? outOf([x + aside, 0, 0], piece.at)[0] : 0;
+    const found = wood && skinAt(wood, at);
+    if (found) return { of: 'skin', id: found.id, x0: x + aside - NEAR, x1: x + aside + NEAR };
+  }
+  return { of: 'skin', id: `shape:${inner.id}`, x0: x - NEAR, x1: x + NEAR };
+}
+
+/** The turned surface that stands at a place of a wood, mm along its frame. */
+const skinAt = (wood: Wood, at: number): Skin | undefined =>
+  wood.body.skins.findLast((skin) => {
     const { x0, x1 } = reachOf(skin);
     const on = { of: 'skin' as const, id: skin.id, x0: at - NEAR, x1: at + NEAR };
     return skin.side === 'outside' && x0 <= on.x0 && x1 >= on.x1 && surfaceBy(wood, on) !== null;
   });
-  return { of: 'skin', id: found?.id ?? `shape:${inner.id}`, x0: x - NEAR, x1: x + NEAR };
-}
 
 /** A surface of a part is felt where it lies in its wood now. */
 function feltOn(shop: Shop, spot: Spot, { of, id, x0, x1 }: Felt): Effect[] {
@@ -247,3 +256,4 @@ function feltOn(shop: Shop, spot: Spot, { of, id, x0, x1 }: Felt): Effect[] {
 /** A hole is felt for so far behind its mouth, and a skin so far to both sides, mm. */
 const JUST_IN = 0.3;
 const NEAR = 0.2;
+const ASIDE = 1;
