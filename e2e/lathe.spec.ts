@@ -117,7 +117,7 @@ const readFromAfar = (page: Page) =>
       ) as [number, number, number];
       return 0.2126 * r + 0.7152 * g + 0.0722 * b;
     };
-    /** the colour behind an element: of the nearest one that has any */
+    /** the colour behind an element: of the nearest one with a colour of its own */
     const behind = (element: Element): string => {
       const own = getComputedStyle(element).backgroundColor;
       if (!/^rgba\(.*, 0\)$|transparent/.test(own)) return own;

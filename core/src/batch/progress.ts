@@ -135,7 +135,7 @@ function play({ pieces, readings }: BatchProgress, { id, piece, at, body }: RunE
       comeApart(pieces, state, body.stepId);
       state.joined.set(
         body.stepId,
-        body.pieces.filter((n) => isFree(pieces[n - 1], state)),
+        [...new Set(body.pieces)].filter((n) => isFree(pieces[n - 1], state)),
       );
       for (const n of state.joined.get(body.stepId) ?? []) {
         const part = pieces[n - 1];

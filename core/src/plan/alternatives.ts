@@ -58,7 +58,7 @@ export function otherwise(inputs: PlanInputs, part: PartPlan): Otherwise[] {
   }));
   const green = {
     id: 'green',
-    label: order.green ? 'Turned green, then dried' : 'Turned green, then dried and trued',
+    label: 'Turned green, then dried and trued',
     words:
       'Wet wood cuts easily and makes no dust; it is oval when it is dry, and what must fit is cut then.',
     followed: order.green === true,

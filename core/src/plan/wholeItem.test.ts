@@ -335,6 +335,9 @@ describe('a batch of items at the lathe', () => {
     const { pieces } = progressOf(lots, [put, again], steps);
     expect(pieces.map((p) => p.carriedBy)).toEqual([null, null, 1, null]);
     expect(contradictions(steps, lots, [put, again]).map((f) => f.id)).toEqual(['run.joined.2.3']);
+    // named twice it is still one piece
+    const double = event(1, { kind: 'joined', stepId: join!.id, pieces: [3, 3] });
+    expect(progressOf(lots, [double], steps).pieces[0]!.joined.get(join!.id)).toEqual([3]);
     const back = event(1, { kind: 'reopened', stepId: join!.id });
     expect(progressOf(lots, [put, back], steps).pieces[2]!.carriedBy).toBeNull();
     const third = event(2, { kind: 'joined', stepId: join!.id, pieces: [3] });

@@ -26,6 +26,7 @@ import {
 import { BatchService } from './batch.service.js';
 import { EventPageView, EventsDto, StoredEventsView } from './event.dto.js';
 import { EventStore } from './eventStore.js';
+import { SparesService } from './spares.service.js';
 
 @ApiTags('batch')
 @Controller('batches')
@@ -34,6 +35,7 @@ export class BatchController {
   constructor(
     private readonly batches: BatchService,
     private readonly events: EventStore,
+    private readonly spares: SparesService,
   ) {}
 
   @Get()
@@ -70,8 +72,9 @@ export class BatchController {
   /** More pieces of a part, for some that were rejected. */
   @Post(':id/spares')
   @ApiCreatedResponse({ type: BatchDetailView })
-  spare(@Param('id', ParseUUIDPipe) id: string, @Body() dto: SparesDto): Promise<BatchDetailView> {
-    return this.batches.spare(id, dto);
+  async spare(@Param('id', ParseUUIDPipe) id: string, @Body() dto: SparesDto): Promise<BatchDetailView> {
+    await this.spares.add(id, dto);
+    return this.batches.show(id);
   }
 
   /** What was recorded after a number; ask on while there is more. */

@@ -12,6 +12,7 @@ import { BatchService } from './batch.service.js';
 import { EventStore } from './eventStore.js';
 import { PieceSummaries } from './pieceSummaries.js';
 import { PiecesUnderWay } from './piecesUnderWay.js';
+import { SparesService } from './spares.service.js';
 import { SnapshotController } from './snapshot.controller.js';
 
 @Module({
@@ -23,7 +24,7 @@ import { SnapshotController } from './snapshot.controller.js';
     HardwareModule,
   ],
   controllers: [BatchController, SnapshotController],
-  providers: [BatchService, EventStore, PieceSummaries, PiecesUnderWay],
+  providers: [BatchService, EventStore, PieceSummaries, PiecesUnderWay, SparesService],
   exports: [BatchService, EventStore],
 })
 export class BatchModule {}

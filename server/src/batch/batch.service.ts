@@ -8,7 +8,6 @@ import {
   plannedLots,
   stepsOfPiece,
   snapshotOf,
-  withSpares,
   type BatchPiece,
   type Lot,
   type PieceSummary,
@@ -35,7 +34,6 @@ import type {
   NewBatchDto,
   PlanChoicesDto,
   ReplanDto,
-  SparesDto,
 } from './batch.dto.js';
 import { BatchEntity } from './batch.entity.js';
 import { EventStore } from './eventStore.js';
@@ -55,9 +53,6 @@ JOIN plan_versions v ON v.workshop_id = b.workshop_id AND v.batch_id = b.id AND 
 
 const VIEW = `SELECT ${COLUMNS} ${JOINED} WHERE b.id = $1`;
 const DETAIL = `SELECT ${COLUMNS}, v.hash AS "planHash", b.last_event::int AS "lastEvent" ${JOINED} ${PLAN} WHERE b.id = $1`;
-
-/** Pieces of a batch at most. */
-const MOST_PIECES = 20_000;
 
 /** Batches of a page. */
 const PAGE = 50;
@@ -244,41 +239,6 @@ export class BatchService {
     );
     await this.underWay.reopen(id, version, again);
     await this.summaries.refresh(manager, id, kept.summary.steps);
-    return this.show(id);
-  }
-
-  /** More pieces of a part by the same plan; they are numbered on, and begin a blank of their own. */
-  async spare(id: string, { partId, count }: SparesDto): Promise<BatchDetailView> {
-    const batch = await this.rows.locked(BatchEntity, id, 'batch');
-    const { manager } = this.transaction;
-    if (!batch.lots.some((lot) => lot.partId === partId))
-      throw Problem.unusable([
-        {
-          field: 'partId',
-          why: `The batch makes no part “${partId}”. Choose one of ${batch.lots.map((l) => l.partId).join(', ')}.`,
-        },
-      ]);
-    if (batch.pieces + count > MOST_PIECES)
-      throw Problem.unusable([
-        {
-          field: 'count',
-          why: `${count} more are too many: a batch has at most ${MOST_PIECES} pieces, this one has ${batch.pieces}.`,
-        },
-      ]);
-    const { workshopId } = batch;
-    const lots = withSpares(batch.lots, partId, count);
-    const pieces = piecesIn(lots);
-    await manager.update(BatchEntity, { workshopId, id }, { lots, pieces, ...this.rows.next(batch) });
-    await manager.query(
-      'INSERT INTO pieces (workshop_id, batch_id, number) SELECT $1, $2, generate_series($3::int, $4::int)',
-      [workshopId, id, batch.pieces + 1, pieces],
-    );
-    const { snapshot } = await manager.findOneByOrFail(PlanVersionEntity, {
-      workshopId,
-      batchId: id,
-      version: batch.planVersion,
-    });
-    await this.summaries.refresh(manager, id, keptPlan(snapshot).summary.steps);
     return this.show(id);
   }
 

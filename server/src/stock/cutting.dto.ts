@@ -18,7 +18,7 @@ const Volume = () => NumberField({ min: 0, max: 1e13 });
 const Money = (o: { nullable?: boolean } = {}) => NumberField({ min: 0, max: 1e12, whole: true, ...o });
 
 class DemandDto {
-  @TextField({ min: 1, max: 80 }) id: string;
+  @TextField({ min: 1, max: 120 }) id: string;
   @TextField({ min: 1, max: 120 }) label: string;
   @TextField({ min: 1, max: 60 }) materialId: string;
   @NumberField({ min: 3, max: 1000 }) section: number;
@@ -36,7 +36,7 @@ class StripDto {
   @BooleanField() asIs: boolean;
 }
 class PlacedDto {
-  @TextField({ min: 1, max: 80 }) demandId: string;
+  @TextField({ min: 1, max: 120 }) demandId: string;
   @Mm() x: number;
   @Mm() y: number;
   @Mm() length: number;
@@ -63,7 +63,7 @@ class BoardCutDto {
   @Volume() offcutVolume: number;
 }
 class MissingDto {
-  @TextField({ min: 1, max: 80 }) demandId: string;
+  @TextField({ min: 1, max: 120 }) demandId: string;
   @Count() count: number;
 }
 class ComparedDto {

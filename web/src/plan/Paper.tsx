@@ -31,7 +31,7 @@ export const printAddress = (
   print: Print,
   { paper, format, part }: { paper: Paper; format: 'pdf' | 'svg' | 'dxf'; part: string | null },
 ) =>
-  `/api/batches/${batchId}/prints/${print}?paper=${paper}&format=${format}${part === null ? '' : `&part=${part}`}`;
+  `/api/batches/${batchId}/prints/${print}?paper=${paper}&format=${format}${part === null ? '' : `&part=${encodeURIComponent(part)}`}`;
 
 /** One sheet at 1:1: on paper, or as a drawing for a laser or saw. */
 export function Print1to1({ batchId, print }: { batchId: string | undefined; print: Print }) {

@@ -3,7 +3,7 @@ import { freePieces, type PieceProgress, type Step } from '@compas/core';
 interface JoinChoiceProps {
   step: Step;
   pieces: readonly PieceProgress[];
-  /** steps of the plan: who is finished is offered before who is under way */
+  /** what a piece is called */
   label: (piece: number) => string;
   chosen: readonly number[];
   choose: (pieces: number[]) => void;

@@ -1,4 +1,5 @@
 import {
+  capitalised,
   failedIn,
   pieceLabel,
   stepsOfPiece,
@@ -120,7 +121,7 @@ function PieceButton({ piece, label, inItem, steps, current, onChoose }: PieceBu
   return (
     <button
       type="button"
-      aria-label={`${label.charAt(0).toUpperCase()}${label.slice(1)}, ${words}`}
+      aria-label={`${capitalised(label)}, ${words}`}
       aria-current={current}
       data-state={
         piece.rejected ? 'rejected' : failed ? 'failed' : inItem !== null ? 'joined' : open ? 'open' : 'done'

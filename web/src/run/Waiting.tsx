@@ -17,15 +17,17 @@ interface WaitingProps {
 
 /** Nothing can go on: what is waited for, and until when. */
 export function Waiting({ next, now, timeZone, label, onOpen, back }: WaitingProps) {
+  // what lacks something waits for no hour
+  const ends = next.until > now;
   return (
-    <div className="run-note" data-frame="wait">
+    <div className="run-note" data-frame={ends ? 'wait' : 'held'}>
       <p className="run-soft">Everything waits.</p>
       <h1>
         <Say text={next.what} />
       </h1>
-      <p className="run-figure">{waitInWords((next.until - now) / 60_000)}</p>
+      {ends && <p className="run-figure">{waitInWords((next.until - now) / 60_000)}</p>}
       <p>
-        until {clockWords(onClock(next.until, timeZone))}. Then: {next.step.title}, {label}.
+        {ends && `until ${clockWords(onClock(next.until, timeZone))}. `}Then: {next.step.title}, {label}.
       </p>
       <RunBar
         primary={

@@ -125,6 +125,18 @@ describe('a wait', () => {
     expect(screen.getByText(/until Mon 2 Mar, 09:02/)).toBeTruthy();
     expect(screen.getByText(/piece 2/)).toBeTruthy();
   });
+
+  it('names no hour for what waits for something that is not there', () => {
+    const now = Date.UTC(2026, 2, 2, 8);
+    const what = 'No piece is left to go with it: make a spare, or put this one aside.';
+    const next = { kind: 'wait' as const, piece: 2, step: stepOf('rough:round'), until: now, what };
+    shownInApp(
+      <Waiting next={next} now={now} timeZone="UTC" label="stem 2" back={null} onOpen={() => undefined} />,
+    );
+    expect(screen.getByRole('heading', { name: what })).toBeTruthy();
+    expect(document.body.textContent).toContain('Then: Rough to round, stem 2.');
+    expect(document.body.textContent).not.toMatch(/until|\d min/);
+  });
 });
 
 describe('a reading', () => {
