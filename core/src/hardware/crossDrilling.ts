@@ -1,11 +1,10 @@
-import type { Material } from '../material/index.js';
 import { len, type Figure, type Finding } from '../measure/index.js';
 import type { Bore } from '../pattern/index.js';
-import type { Workshop } from '../workshop/index.js';
 import { bitSequence } from './bitSequence.js';
 import { bitFindings, bitWork, drawnRange, type BoredHole } from './bitWork.js';
-import { driftOf, drillWay, type DrillChoice } from './drillWay.js';
+import { driftOf, drillWay } from './drillWay.js';
 import type { DrillSite } from './drilling.js';
+import { withOwnBit } from './ownBit.js';
 import { pickBit } from './pickBit.js';
 
 /** Drilling of one cross hole in the square blank: depths are from its face, mm. */
@@ -27,6 +26,8 @@ export interface CrossDrillPlan {
 
 /** Bits for cross holes are brad points or twists: a cone of this angle is reckoned with, degrees. */
 const POINT_ANGLE = 118;
+type CrossSite = Omit<DrillSite, 'usual' | 'depthFor'>;
+
 /** How far a bit goes into the backing board, mm. */
 const INTO_BACKING = 2;
 
@@ -39,10 +40,10 @@ export function planCrossDrilling(
   partId: string,
   bores: readonly Bore[],
   section: number,
-  { material, workshop, choices }: Pick<DrillSite, 'material' | 'workshop' | 'choices'>,
+  site: CrossSite,
 ): CrossDrillPlan {
   const ordered = inOrder(bores);
-  const drilled = ordered.map((bore) => operation(bore, ordered, section, material, workshop, choices));
+  const drilled = ordered.map((bore) => operation(bore, ordered, section, site));
   const operations = bitSequence(drilled, metFirst(ordered));
   return {
     operations,
@@ -90,21 +91,21 @@ function blowOut(partId: string, o: CrossOperation): Finding[] {
   ];
 }
 
-function operation(
-  bore: Bore,
-  all: readonly Bore[],
-  section: number,
-  material: Material,
-  workshop: Workshop,
-  choices: readonly DrillChoice[],
-): CrossOperation {
+function operation(bore: Bore, all: readonly Bore[], section: number, site: CrossSite): CrossOperation {
+  const { material, workshop, choices, bitFor } = site;
   const { moment, setup } = drillWay(bore.id, choices, undefined, true);
   const through = bore.end <= -bore.mouth;
   // from the face of the blank, or from the turned surface once there is no face any more
   const from = moment === 'square blank' ? section / 2 : bore.mouth;
   const depth = through ? 2 * from : from - bore.end;
   const range = drawnRange(2 * bore.radius);
-  const choice = pickBit(workshop.bits, range, depth);
+  const choice = withOwnBit(
+    pickBit(workshop.bits, range, depth),
+    { id: bore.id, pointAngle: POINT_ANGLE, through },
+    range,
+    depth,
+    bitFor,
+  );
   const { bit, point, pecks, rpm, surfaceSpeed, lubricant } = bitWork(
     choice,
     range.best,

@@ -15,6 +15,7 @@ import { depthFigures } from './drillFigures.js';
 import { driftOf, drillWay, MOMENT_WORDS, type DrillChoice } from './drillWay.js';
 import type { Bit, Workshop } from '../workshop/index.js';
 import type { NeededHole } from './neededHole.js';
+import { withOwnBit, type OwnBit } from './ownBit.js';
 import { pickBit, stepBitFor, type BitChoice } from './pickBit.js';
 import { taperBores } from './taper.js';
 
@@ -32,6 +33,9 @@ export interface DrillSite {
   /** choices for single holes */
   choices: readonly DrillChoice[];
   usual: DrillMoment | undefined;
+  bitFor?: OwnBit;
+  /** how deep somebody drills a blind hole instead, mm; null leaves it at that */
+  depthFor?: (holeId: string, usual: number) => number | null;
 }
 
 /** Plans every hole along the axis of a part: those of its kits and those drawn in the pattern. */
@@ -42,7 +46,7 @@ export function planDrilling(
   site: DrillSite,
 ): DrillPlan {
   const { workshop } = site;
-  const wishes = [...needed, ...part.holes.flatMap(drawnHole(workshop.bits))];
+  const wishes = deepened([...needed, ...part.holes.flatMap(drawnHole(workshop.bits))], site);
   const drilled = wishes.map((wish) => operation(wish, outline.length, site));
   const holes = mergeSteps(drilled, wishes);
   const operations = bitSequence(drilled, widestFirst(drilled));
@@ -56,6 +60,24 @@ export function planDrilling(
   ];
   const figures = operations.flatMap((o) => depthFigures(o, wishes));
   return { operations, holes, findings, figures };
+}
+
+/** The bottom of a hole lies where somebody wants it: with its last bore. */
+function deepened(wishes: readonly NeededHole[], { depthFor }: DrillSite): NeededHole[] {
+  if (!depthFor) return [...wishes];
+  const last = new Map(wishes.map((wish) => [wholeHole(wish.hole.id), wish]));
+  return wishes.map((wish) => {
+    const { hole } = wish;
+    const [bottom] = hole.steps.slice(-1);
+    if (last.get(wholeHole(hole.id)) !== wish || hole.through || !bottom || wish.becomes !== undefined)
+      return wish;
+    const own = depthFor(wholeHole(hole.id), bottom.depth.mm);
+    if (own === null) return wish;
+    return {
+      ...wish,
+      hole: { ...hole, steps: [...hole.steps.slice(0, -1), { ...bottom, depth: dim(own) }] },
+    };
+  });
 }
 
 /** Each step of a drawn hole is drilled on its own, the widest first while its centre is sound. */
@@ -110,7 +132,9 @@ const FLAT_BOTTOM = 180;
 function operation(wish: NeededHole, length: number, site: DrillSite): DrillOperation {
   const { hole, range, enters, after } = wish;
   const { material, workshop } = site;
-  const { choice, depth, halves } = chosenBit(wish, length, workshop.bits);
+  const usual = chosenBit(wish, length, workshop.bits);
+  const { depth, halves } = usual;
+  const choice = withOwnBit(usual.choice, hole, range, depth, site.bitFor);
   const { bit, diameter, angle, point, ...work } = bitWork(
     choice,
     range.best,

@@ -31,6 +31,10 @@ export interface Finding {
   what: string;
   why: string;
   remedy: string;
+  /** nobody may go past it, whatever the reason: nothing would hold the wood */
+  final?: true;
+  /** why it was gone past; it is a note then */
+  past?: string;
 }
 
 const RANK: Record<Severity, number> = { stop: 0, warn: 1, note: 2 };

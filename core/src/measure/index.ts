@@ -19,3 +19,4 @@ export {
 } from './school.js';
 export { minutesInWords, waitInWords } from './minutes.js';
 export { isDay } from './day.js';
+export { type TurningStage, TURNING_STAGES } from './turningStage.js';

@@ -1,4 +1,5 @@
 import { len } from '../measure/index.js';
+import { unreasoned } from '../workshop/index.js';
 import { crossHoleProblems } from './crossHole.js';
 import { dimensionOf, dimensionsOf, dimensionWords, nameOf, usualOf } from './elementDimensions.js';
 import type { DimensionKey, Element } from './element.js';
@@ -38,6 +39,7 @@ function partProblems(part: Part): PatternProblem[] {
     ...holesOf(part).map((why) => ({ partId: part.id, why })),
     ...(part.hollows ?? []).flatMap((h) => h.elements.flatMap((e) => elementProblems(part, e))),
     ...decorationProblems(part),
+    ...unreasoned(part.ways, 'ways').map(({ why }) => ({ partId: part.id, why })),
   ];
 }
 

@@ -45,6 +45,7 @@ function partWords(before: Part, after: Part): string[] {
   if (!sameWood(before.rings ?? [], after.rings ?? [])) words.push('rings changed');
   if (!sameWood(before.hollows ?? [], after.hollows ?? [])) words.push('hollows changed');
   if (!sameWood(before.decorations ?? [], after.decorations ?? [])) words.push('decoration changed');
+  if (!sameWood(before.ways ?? [], after.ways ?? [])) words.push(`own ways of the ${after.name} changed`);
   if (words.length > 0) words.push(lengthWords(before, after));
   return words;
 }

@@ -1,4 +1,5 @@
 import type { Dimension, Stage } from '../measure/index.js';
+import type { OwnWay } from '../workshop/index.js';
 import type { Element } from './element.js';
 
 export const ITEM_KINDS = [
@@ -139,6 +140,8 @@ export interface Part {
   hollows?: Hollow[];
   rings?: CaptiveRing[];
   decorations?: Decoration[];
+  /** what is done to it otherwise than usual, whenever it is made */
+  ways?: OwnWay[];
 }
 
 /** A kit from the workshop's list fitted to one end of a part. */

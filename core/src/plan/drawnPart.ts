@@ -2,7 +2,9 @@ import { kitNeeds, planDrilling, type DrillPlan, type DrillSite } from '../hardw
 import type { HardwareFace } from '../layout/index.js';
 import { materialById, MATERIALS, type Material } from '../material/index.js';
 import { outlineOf, widestOf, type Outline, type Part } from '../pattern/index.js';
+import { ownDrilling } from './decisions.js';
 import type { PlanInputs } from './inputs.js';
+import type { OwnWays } from './ownWays.js';
 import type { PlannedHardware } from './partPlan.js';
 
 /** What follows from the pattern: outline, hardware, holes. */
@@ -19,13 +21,20 @@ export interface DrawnPart {
   drill: DrillPlan;
 }
 
-export function drawnPart(part: Part, inputs: PlanInputs): DrawnPart {
+export function drawnPart(part: Part, inputs: PlanInputs, own: OwnWays): DrawnPart {
   const { order, workshop, schools } = inputs;
-  const own = workshop.materials;
-  const material = materialById(order.materialId, own) ?? materialById(part.materialId, own) ?? MATERIALS[0];
+  const added = workshop.materials;
+  const material =
+    materialById(order.materialId, added) ?? materialById(part.materialId, added) ?? MATERIALS[0];
   const outline = outlineOf(part.turnings[0]);
   const [hardware = null, ...otherHardware] = fittedTo(part, inputs, material);
-  const site: DrillSite = { material, workshop, choices: order.drilling ?? [], usual: schools.drilling };
+  const site: DrillSite = {
+    material,
+    workshop,
+    choices: order.drilling ?? [],
+    usual: schools.drilling,
+    ...ownDrilling(own, workshop.bits),
+  };
   const needed = [hardware, ...otherHardware].flatMap((h) => h?.needs.holes ?? []);
   return {
     part,

@@ -3,8 +3,10 @@ import { centringOf, proposeMounts, type Mount, type StockForm } from '../mounti
 import type { Outline } from '../pattern/index.js';
 import { blankFor, type Blank } from '../stock/index.js';
 import { aloneInBlank } from './aloneInBlank.js';
+import { withOwnWaste } from './decisions.js';
 import type { DrawnPart } from './drawnPart.js';
 import type { PlanInputs } from './inputs.js';
+import type { OwnWays } from './ownWays.js';
 
 /** What follows from holding it: the ways, the one taken, and the blank that leaves room for it. */
 export interface HeldPart {
@@ -14,7 +16,7 @@ export interface HeldPart {
   figures: Figure[];
 }
 
-export function heldPart(drawn: DrawnPart, { pattern, workshop, order }: PlanInputs): HeldPart {
+export function heldPart(drawn: DrawnPart, { pattern, workshop, order }: PlanInputs, own: OwnWays): HeldPart {
   const { part, outline, hardware, drill, largestDiameter, pieces, material } = drawn;
   const mounts = proposeMounts(
     {
@@ -29,7 +31,7 @@ export function heldPart(drawn: DrawnPart, { pattern, workshop, order }: PlanInp
     },
     workshop,
   );
-  const mount = mounts.find((m) => m.kind === order.mount) ?? mounts[0];
+  const mount = withOwnWaste(mounts.find((m) => m.kind === order.mount) ?? mounts[0], own);
   const { blank, figures } = blankFor(
     {
       partId: part.id,

@@ -2,7 +2,7 @@ import type { Schools } from '../measure/index.js';
 import type { DrillChoice, FittingWay, Kit } from '../hardware/index.js';
 import type { MountKind, StockForm } from '../mounting/index.js';
 import type { PatternBody } from '../pattern/index.js';
-import type { Workshop } from '../workshop/index.js';
+import type { OwnWay, Workshop } from '../workshop/index.js';
 
 /** What is on the shelf that a plan can use. */
 export interface Stock {
@@ -43,6 +43,8 @@ export interface PartChoices {
   stockForm?: StockForm;
   /** mark that all others are measured from: its id; the reference end when not said */
   datum?: string;
+  /** what is done otherwise than usual, this time */
+  ways?: OwnWay[];
 }
 
 /** What is chosen for a further part of an item. */

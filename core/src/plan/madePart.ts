@@ -1,8 +1,10 @@
 import { branchesOf } from '../assembly/index.js';
 import type { Finding } from '../measure/index.js';
 import type { Part } from '../pattern/index.js';
+import type { Place } from '../workshop/index.js';
 import {
   covers,
+  decidedSteps,
   EMPTY_SHOP,
   goalsOf,
   NoWay,
@@ -10,12 +12,14 @@ import {
   qualified,
   stepsOf,
   usualRoute,
-  type Place,
   type Shop,
   type Step,
 } from '../route/index.js';
+import { answeredFor, leftOutNotes, ownStepsLocked } from './answeredFor.js';
 import { itemChecks, withChecks } from './checks.js';
+import { decidedOf } from './decisions.js';
 import type { PlanInputs } from './inputs.js';
+import type { OwnWays } from './ownWays.js';
 import type { PartDraft } from './partPlan.js';
 import { routeWork } from './routeWork.js';
 
@@ -36,11 +40,15 @@ const REMOUNT = 0.7;
  * The usual route in the chosen way of holding, played through and held against the drawing: what does not hold,
  * what is drawn and made by nothing, and a way that cannot be gone are Stops.
  */
-export function madePart(part: Part, draft: PartDraft, inputs: PlanInputs): MadePart {
-  const work = routeWork(part, draft, inputs);
-  const own = usualRoute(work);
-  if (own instanceof NoWay) return { steps: [], findings: [noWay(part, draft, own)], end: EMPTY_SHOP };
-  const route = inputs.order.others === undefined ? own : qualified(own, part.id);
+export function madePart(part: Part, draft: PartDraft, inputs: PlanInputs, own: OwnWays): MadePart {
+  const work = routeWork(part, draft, inputs, own);
+  const usual = usualRoute(work);
+  if (usual instanceof NoWay) return { steps: [], findings: [noWay(part, draft, usual)], end: EMPTY_SHOP };
+  const decided = decidedSteps(usual, decidedOf(part, own));
+  own.of('extra').forEach(({ scoped }) => {
+    if (!decided.homeless.includes(scoped.way.id)) own.follow(scoped, 'no such step');
+  });
+  const route = inputs.order.others === undefined ? decided.route : qualified(decided.route, part.id);
   const lengths = () => work.outline.length;
   const played = play(route, lengths);
   // where the item is put together, what is checked of the whole is checked then
@@ -57,8 +65,12 @@ export function madePart(part: Part, draft: PartDraft, inputs: PlanInputs): Made
   });
   const ofPart = (finding: Finding): Finding => ({ ...finding, partId: part.id });
   return {
-    steps: withChecks(steps, part, inputs.pattern, ofItem),
-    findings: [...played.findings.map(ofPart), ...covers(played.end, goalsOf(work)).map(ofPart)],
+    steps: withChecks(ownStepsLocked(steps), part, inputs.pattern, ofItem),
+    findings: [
+      ...played.findings.map(ofPart),
+      ...answeredFor(covers(played.end, goalsOf(work)), decided, own).map(ofPart),
+      ...leftOutNotes(decided, own).map(ofPart),
+    ],
     end: played.end,
   };
 }

@@ -19,6 +19,7 @@ import type { Caution } from '../safety/index.js';
 import type { Blank } from '../stock/index.js';
 import type { FinishProtocol, GritStep } from '../surface/index.js';
 import type { Cut, SpeedChoice } from '../turning/index.js';
+import type { FollowedWay, ScopedWay } from './ownWays.js';
 
 /** A kit fitted to the part, with what it asks for. */
 export interface PlannedHardware {
@@ -68,7 +69,11 @@ export interface PartPlan {
   cautions: Caution[];
   /** corners are sawn off before it is roughed; plans made before there were routes do not say */
   clipped?: boolean;
+  /** what is done otherwise than usual; nothing where all is usual */
+  own?: FollowedWay[];
+  /** what was decided for it and has nothing left that it is about */
+  homeless?: ScopedWay[];
 }
 
 /** A part plan that has everything but its steps and what follows from them. */
-export type PartDraft = Omit<PartPlan, 'steps' | 'cautions'>;
+export type PartDraft = Omit<PartPlan, 'steps' | 'cautions' | 'own' | 'homeless'>;

@@ -10,6 +10,7 @@ import {
 } from '../measure/index.js';
 import { partJoinFindings, type PatternBody } from '../pattern/index.js';
 import type { Workshop } from '../workshop/index.js';
+import { gonePast, pastStops } from './gonePast.js';
 import type { PlanInputs, PlanOrder, Stock } from './inputs.js';
 import type { PartPlan } from './partPlan.js';
 import { orderOfPart, partsOrdered } from './partOrder.js';
@@ -97,13 +98,16 @@ export function plan(
     byPiece: schedules['by-piece'],
     byOperation: schedules['by-operation'],
     prepared: schedules['prepare-all'],
-    findings: bySeverity([
-      ...planned.flatMap((p) => p.findings),
-      ...(whole?.findings ?? []),
-      ...partJoinFindings(pattern),
-      ...planned.flatMap((p, i) => woodFindings(p.order, woods[i] ?? null)),
-      ...dueFindings(order, chosen, workshop),
-    ]),
+    findings: gonePast(
+      bySeverity([
+        ...planned.flatMap((p) => p.findings),
+        ...(whole?.findings ?? []),
+        ...partJoinFindings(pattern),
+        ...planned.flatMap((p, i) => woodFindings(p.order, woods[i] ?? null)),
+        ...dueFindings(order, chosen, workshop),
+      ]),
+      pastStops(pattern, order),
+    ),
     figures: {
       ...first.figures,
       time: [

@@ -6,13 +6,16 @@ import type { Figure, Finding, Stage } from '../measure/index.js';
 import { centringOf, mountFigures, mountFindings, type HeldWork } from '../mounting/index.js';
 import { boreOf, drilledSolid, leastCrossWall, leastWall, solidOf, type Part } from '../pattern/index.js';
 import { cautionsFor, type Caution } from '../safety/index.js';
-import { finishFindings, grainMicrons, gritLadder, protocolOf } from '../surface/index.js';
-import { orderOfCuts, type SpeedChoice } from '../turning/index.js';
+import { finishFindings, grainMicrons, protocolOf } from '../surface/index.js';
+import { orderOfCuts, toolChangesOf, type SpeedChoice } from '../turning/index.js';
 import type { Shop, Step } from '../route/index.js';
+import { ownCure, toolForFeature, withOwnCure, withOwnOrder, withOwnSpeeds, ladderOf } from './decisions.js';
 import { fittedJoins } from './fittedJoins.js';
 import { drawnPart, facesOf, type DrawnPart } from './drawnPart.js';
 import { heldPart, type HeldPart } from './heldPart.js';
 import type { PlanInputs } from './inputs.js';
+import { homelessFindings } from './homeless.js';
+import { OwnWays, waysFor } from './ownWays.js';
 import { partFindings } from './partFindings.js';
 import type { PartDraft, PartPlan } from './partPlan.js';
 import { shapeFigures } from './shapeFigures.js';
@@ -33,11 +36,12 @@ export interface PlannedPart {
 /** Plans one part: each room in its turn, everything from the inputs. */
 export function planPart(part: Part, inputs: PlanInputs): PlannedPart {
   const { workshop, order, pattern } = inputs;
-  const drawn = drawnPart(part, inputs);
+  const own = new OwnWays(waysFor(part, pattern, order, workshop));
+  const drawn = drawnPart(part, inputs, own);
   const { material, outline, pieces, hardware, otherHardware, drill, largestDiameter } = drawn;
-  const held = heldPart(drawn, inputs);
+  const held = heldPart(drawn, inputs, own);
   const solid = solidOf(outline);
-  const ladder = gritLadder(part.id, material, workshop.abrasives, solid.surface);
+  const ladder = ladderOf(part, material, workshop.abrasives, solid.surface, own);
   const bores = (part.crossHoles ?? []).map((hole) => boreOf(hole, outline));
   const first = ladder.steps[0];
   const layout = layoutOf(outline, {
@@ -51,17 +55,31 @@ export function planPart(part: Part, inputs: PlanInputs): PlannedPart {
   });
   const clipped = clipsCorners(pieces, outline, order.stockForm);
   const spun = { material, mount: held.mount, blank: held.blank, largestDiameter, clipped };
-  const speeds = stageSpeeds(spun, workshop, inputs.schools.speed);
-  const { findings: cutFindings, ...cutting } = orderOfCuts(
+  const limits = { partId: part.id, lathe: workshop.lathe, fastest: held.mount.fastest };
+  const { speeds, findings: speedFindings } = withOwnSpeeds(
+    own,
+    stageSpeeds(spun, workshop, inputs.schools.speed),
+    limits,
+  );
+  const { findings: toolFindings, ...usual } = orderOfCuts(
     part.id,
     outline,
     workshop.tools,
     held.mount.headstockEnd,
+    toolForFeature(own, workshop.tools),
   );
+  const { cuts, findings: orderFindings } = withOwnOrder(part.id, usual.cuts, outline, own, {
+    mount: held.mount,
+    stiffness: material.stiffness,
+    largest: largestDiameter,
+  });
   const cross = planCrossDrilling(part.id, bores, held.blank.section, drawn.site);
   const finish = workshop.finishes.find((f) => f.id === order.finishId);
   const fitted = [hardware, ...otherHardware].filter((h) => h !== null);
-  const joins = fittedJoins(fitted, material, workshop.glues).map(({ join }) => join);
+  const joins = fittedJoins(fitted, material, workshop.glues).map(({ join }) => ({
+    ...join,
+    ...(join.cureMinutes === null ? {} : { cureMinutes: ownCure(own, join.id, join.cureMinutes) }),
+  }));
   const work = heldWork(drawn, held, speeds);
   const draft: PartDraft = {
     partId: part.id,
@@ -87,16 +105,24 @@ export function planPart(part: Part, inputs: PlanInputs): PlannedPart {
     crossDrilling: cross.operations,
     layout,
     speeds,
-    ...cutting,
+    cuts,
+    toolChanges: toolChangesOf(cuts),
     ladder: ladder.steps,
-    finish: finish ? protocolOf(finish) : null,
+    finish: finish ? withOwnCure(protocolOf(finish), own) : null,
     joins,
     stations: stationsOf(layout),
     clipped,
   };
-  const { steps, findings: routeFindings, end } = madePart(part, draft, inputs);
+  const { steps, findings: routeFindings, end } = madePart(part, draft, inputs, own);
+  const { followed, homeless } = own;
   return {
-    plan: { ...draft, steps, cautions: cautionsOf(draft, steps, clipped, inputs) },
+    plan: {
+      ...draft,
+      steps,
+      cautions: cautionsOf(draft, steps, clipped, inputs),
+      ...(followed.length > 0 ? { own: followed } : {}),
+      ...(homeless.length > 0 ? { homeless } : {}),
+    },
     end,
     findings: [
       ...partFindings(part, inputs, draft),
@@ -104,7 +130,10 @@ export function planPart(part: Part, inputs: PlanInputs): PlannedPart {
       ...drill.findings,
       ...cross.findings,
       ...mountFindings(held.mount, work, workshop),
-      ...cutFindings,
+      ...toolFindings,
+      ...orderFindings,
+      ...speedFindings,
+      ...homelessFindings(part.id, homeless),
       ...ladder.findings,
       ...(finish ? finishFindings(part.id, finish, material, pattern.usedBy) : []),
       ...fitted.flatMap((h) => joinFindings(part.id, h.kit, joins, pieces, workshop.glues, h.needs.way)),

@@ -4,19 +4,27 @@ import { wallMinutes } from '../batch/index.js';
 import { sweepOf } from '../mounting/index.js';
 import { speedFor } from '../turning/index.js';
 import type { Centre } from '../workshop/index.js';
+import { ownGrits, toolFor } from './decisions.js';
 import { fittedJoins } from './fittedJoins.js';
 import type { PlanInputs } from './inputs.js';
+import { OwnWays } from './ownWays.js';
 import type { PartDraft, PlannedHardware } from './partPlan.js';
 import { seatsOf } from './seats.js';
 
 /** What the usual route of a part is made from, out of what its rooms have worked out. */
-export function routeWork(part: Part, draft: PartDraft, inputs: PlanInputs): Work {
+export function routeWork(
+  part: Part,
+  draft: PartDraft,
+  inputs: PlanInputs,
+  own: OwnWays = new OwnWays([]),
+): Work {
   const { mount, blank, outline, centring } = draft;
-  const parter = inputs.workshop.tools
-    .filter((t) => t.kind === 'parting tool')
-    .sort((a, b) => a.width - b.width)[0];
+  const { tools } = inputs.workshop;
+  const thinnest = tools.filter((t) => t.kind === 'parting tool').sort((a, b) => a.width - b.width)[0];
+  const parter = toolFor(own, { id: 'size', does: 'size' }, thinnest ?? null, tools);
   const centre = (kind: Centre['kind']) => inputs.workshop.centres.find((c) => c.kind === kind);
-  const rougher = inputs.workshop.tools.find((t) => t.kind === 'roughing gouge');
+  const gouge = tools.find((t) => t.kind === 'roughing gouge');
+  const rougher = toolFor(own, { id: 'rough', does: 'rough' }, gouge ?? null, tools);
   return {
     part,
     outline,
@@ -42,6 +50,7 @@ export function routeWork(part: Part, draft: PartDraft, inputs: PlanInputs): Wor
     trial: trialOf(draft),
     bare: bareElements(part, draft, inputs),
     sanding: sandingOf(draft),
+    burnish: ownGrits(own, draft.ladder)?.burnish === true,
     coats: coatsOf(draft),
     cuts: draft.cuts,
     centres: {
@@ -84,19 +93,22 @@ function sweptSpeeds(
 const coveredBy = ({ kit }: PlannedHardware): number =>
   kit.kind === 'ferrule' || kit.kind === 'ring' ? kit.length.mm : 0;
 
-function fitsOf({ hardware, otherHardware = [], material }: PartDraft, { workshop }: PlanInputs): FitIn[] {
+function fitsOf(
+  { hardware, otherHardware = [], material, joins }: PartDraft,
+  { workshop }: PlanInputs,
+): FitIn[] {
   const fitted = [hardware, ...otherHardware].filter((h) => h !== null);
-  return fittedJoins(fitted, material, workshop.glues).map(({ join, hardware: own }) => ({
+  return fittedJoins(fitted, material, workshop.glues).map(({ join, hardware: fits }) => ({
     id: join.id,
-    kitId: own.kit.id,
-    end: own.fitted.end,
+    kitId: fits.kit.id,
+    end: fits.fitted.end,
     when: join.when,
-    enters: own.needs.holes.length > 0 && coveredBy(own) === 0,
-    covers: join.when === 'after the tenon' ? coveredBy(own) : 0,
+    enters: fits.needs.holes.length > 0 && coveredBy(fits) === 0,
+    covers: join.when === 'after the tenon' ? coveredBy(fits) : 0,
     title: join.title,
     words: join.words,
     minutes: join.minutes,
-    cureMinutes: join.cureMinutes,
+    cureMinutes: (joins.find((j) => j.id === join.id) ?? join).cureMinutes,
   }));
 }
 

@@ -1,5 +1,5 @@
-import type { SpeedSchool } from '../measure/index.js';
-import { speedFor, type SpeedChoice, type TurningStage } from '../turning/index.js';
+import type { SpeedSchool, TurningStage } from '../measure/index.js';
+import { speedFor, type SpeedChoice } from '../turning/index.js';
 import type { Workshop } from '../workshop/index.js';
 import type { PartPlan } from './partPlan.js';
 

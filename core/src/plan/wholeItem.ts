@@ -22,7 +22,10 @@ import {
 } from '../route/index.js';
 import { itemChecks } from './checks.js';
 import type { PlanInputs } from './inputs.js';
+import { minutesOf, ownCure } from './decisions.js';
 import { SETUPS } from './madePart.js';
+import { OwnWays, waysFor, type FollowedWay } from './ownWays.js';
+import { partsOrdered } from './partOrder.js';
 import type { PlannedPart } from './planPart.js';
 
 /** How parts come to each other, as the screens tell it. */
@@ -36,6 +39,8 @@ export interface ItemJoin extends PartsMeet {
 export interface WholeItem {
   joins: ItemJoin[];
   steps: Step[];
+  /** what of it is done otherwise than usual */
+  own?: FollowedWay[];
 }
 
 /** The parts put together, played on from where each is made, and held against the item as it is drawn. */
@@ -43,21 +48,27 @@ export function wholeItem(
   parts: readonly PlannedPart[],
   inputs: PlanInputs,
 ): { item: WholeItem; findings: Finding[] } {
-  const { pattern } = inputs;
+  const { pattern, order, workshop } = inputs;
+  const [{ part }] = partsOrdered(pattern, order);
+  const own = new OwnWays(waysFor(part, pattern, order, workshop));
   const made = parts.filter((p) => p.plan.steps.length > 0);
   const branches = branchesOf(pattern).filter(({ root, joins }) =>
     [root.id, ...joins.flatMap((j) => j.takes)].every((id) => made.some((p) => p.plan.partId === id)),
   );
-  const found = branches.map((branch) => ofBranch(branch, made, inputs));
+  const found = branches.map((branch) => ofBranch(branch, made, inputs, own));
   return {
-    item: { joins: found.flatMap((f) => f.joins), steps: found.flatMap((f) => f.steps) },
+    item: {
+      joins: found.flatMap((f) => f.joins),
+      steps: found.flatMap((f) => f.steps),
+      ...(own.followed.length > 0 ? { own: own.followed } : {}),
+    },
     findings: [...branchesOf(pattern).flatMap(branchFindings), ...found.flatMap((f) => f.findings)],
   };
 }
 
-function ofBranch(branch: Branch, parts: readonly PlannedPart[], inputs: PlanInputs) {
+function ofBranch(branch: Branch, parts: readonly PlannedPart[], inputs: PlanInputs, own: OwnWays) {
   const { root, joins } = branch;
-  const meets = joins.map((join) => ({ join, meet: meetOf(join, parts, inputs) }));
+  const meets = joins.map((join) => ({ join, meet: meetOf(join, parts, inputs, own) }));
   const lengths = lengthsOf(inputs.pattern);
   const from = together(parts.map((p) => p.end));
   const checks = itemChecks(inputs.pattern);
@@ -80,12 +91,13 @@ function ofBranch(branch: Branch, parts: readonly PlannedPart[], inputs: PlanInp
     lengths,
   });
   const takes = meets.flatMap(({ join }) => rounds(join));
-  const own = drafts.map((step, i): Step => {
+  const named = drafts.map((step, i): Step => {
     const round = takes[i];
     const last = i === drafts.length - 1;
     return {
       ...step,
       id: `item/${step.id}`,
+      minutes: minutesOf(own, `item/${step.id}`, step.minutes),
       item: true,
       // it is not done before the lathe, though no lathe comes into it
       prepares: false,
@@ -101,7 +113,7 @@ function ofBranch(branch: Branch, parts: readonly PlannedPart[], inputs: PlanInp
   return {
     joins: meets.map(({ join, meet }) => ({ ...meet, joinId: join.sides.join.id, carriedBy: root.id })),
     steps: perPlace(
-      own,
+      named,
       piecesInBlank(
         parts.flatMap((p) => p.plan.steps),
         root.id,
@@ -134,11 +146,19 @@ const together = (shops: readonly Shop[]): Shop => ({
   waits: shops.flatMap((s) => s.waits),
 });
 
-function meetOf({ sides }: BranchJoin, parts: readonly PlannedPart[], { workshop }: PlanInputs): PartsMeet {
+function meetOf(
+  { sides }: BranchJoin,
+  parts: readonly PlannedPart[],
+  { workshop }: PlanInputs,
+  own: OwnWays,
+): PartsMeet {
   const material = (id: string) => parts.find((p) => p.plan.partId === id)?.plan.material;
   const [a, b] = [material(sides.inner.id), material(sides.outer.id)];
   const known = [a, b].flatMap((m) => m ?? []);
-  return partsMeet(sides, known, workshop.glues);
+  const meet = partsMeet(sides, known, workshop.glues);
+  return meet.cureMinutes === null
+    ? meet
+    : { ...meet, cureMinutes: ownCure(own, `item/${sides.join.id}`, meet.cureMinutes) };
 }
 
 /** A join as often as it is made, each time with the piece that it takes. */

@@ -1,5 +1,5 @@
 import { sameLine, type Placement } from '../pattern/index.js';
-import { there, unmet, type Need } from './need.js';
+import { there, unheld, unmet, type Need } from './need.js';
 import type { Effect } from './operation.js';
 import { GRIPS, woodOf, type Grip, type Shop, type Wood } from './shop.js';
 import { surfaceBy } from './surfaces.js';
@@ -37,7 +37,7 @@ function gripNeed(wood: Wood, grip: Grip): Need {
 export function heldNeeds(shop: Shop, id: string, axis: Placement): Need[] {
   const { held } = shop;
   if (held?.wood !== id || held.place !== 'lathe')
-    return [unmet('Nothing holds it.', 'The wood is not on the lathe.', 'Mount it first.')];
+    return [unheld('Nothing holds it.', 'The wood is not on the lathe.', 'Mount it first.')];
   if (!sameLine(held.axis, axis))
     return [
       unmet(
@@ -48,7 +48,7 @@ export function heldNeeds(shop: Shop, id: string, axis: Placement): Need[] {
     ];
   if (held.tail === null && GRIPS[held.drive.by] !== 'holds')
     return [
-      unmet(
+      unheld(
         'Tail away while between centres: nothing holds it.',
         `${held.drive.words} only drives; without the tailstock the work flies off.`,
         'Leave the tailstock up, part to a nib, stop the lathe and saw the nib.',

@@ -11,9 +11,25 @@ export type Need =
       /** what of the shop is used and ends when something else is done: a hold, an end as it stands */
       uses?: string;
     }
-  | { met: false; what: string; why: string; remedy: string };
+  | {
+      met: false;
+      what: string;
+      why: string;
+      remedy: string;
+      /** nothing holds the wood: nobody may go past it */
+      final?: true;
+    };
 
 export const unmet = (what: string, why: string, remedy: string): Need => ({ met: false, what, why, remedy });
+
+/** A cut into wood that nothing holds. */
+export const unheld = (what: string, why: string, remedy: string): Need => ({
+  met: false,
+  what,
+  why,
+  remedy,
+  final: true,
+});
 
 export function there(shop: Shop, id: string, need: string): Need[] {
   const wood = woodOf(shop, id);

@@ -1,4 +1,5 @@
 import type { Stage } from '../measure/index.js';
+import type { Place } from '../workshop/index.js';
 import type { Body, Drilled, Flat, Placement, Skin } from '../pattern/index.js';
 import type { Timer } from './step.js';
 import type {
@@ -17,7 +18,20 @@ import type {
 
 /** What an operation is, told apart by what it does to the wood. */
 export type OperationKind =
-  'saw' | 'mark' | 'bore' | 'join' | 'hold' | 'cut' | 'treat' | 'try' | 'measure' | 'part' | 'dry' | 'shop';
+  | 'saw'
+  | 'mark'
+  | 'bore'
+  | 'join'
+  | 'hold'
+  | 'cut'
+  | 'treat'
+  | 'try'
+  | 'measure'
+  | 'part'
+  | 'dry'
+  | 'shop'
+  /** in somebody's own words: what it does to the wood is not known */
+  | 'own';
 
 /** What a cut is for: each has its own tool, speed and place in the order. */
 export type CutDoing = 'rough' | 'tenon' | 'size' | 'shape' | 'hollow' | 'nib' | 'face';
@@ -90,6 +104,10 @@ export interface Operation {
   /** what the work must be ready for: a cure keeps some things from being done and not others */
   purpose: Purpose;
   tool?: string;
+  /** where it is done, when that is not where the wood is held */
+  at?: Place;
+  /** what drawn it makes, as its author says: ids of elements, holes, lines */
+  makes?: string[];
   /** the room of the work it belongs to */
   stage: Stage;
   speed?: string;

@@ -108,7 +108,7 @@ function locksOf({ id }: Operation, needs: readonly Need[]): Lock[] {
 const stop = (
   { id, title }: Operation,
   i: number,
-  { what, why, remedy }: Extract<Need, { met: false }>,
+  { what, why, remedy, final }: Extract<Need, { met: false }>,
 ): Finding => ({
   id: `route.${id}.${i}`,
   severity: 'stop',
@@ -116,4 +116,5 @@ const stop = (
   what: `${title}: ${what}`,
   why,
   remedy,
+  ...(final ? { final } : {}),
 });

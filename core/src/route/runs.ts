@@ -31,6 +31,7 @@ const CALLED: Record<NonNullable<Operation['doing']> | OperationKind, string> = 
   nib: 'part to nibs',
   face: 'square the ends',
   sanded: 'sand',
+  burnished: 'burnish',
   textured: 'texture',
   burnt: 'burn',
   dyed: 'dye',
@@ -47,6 +48,7 @@ const CALLED: Record<NonNullable<Operation['doing']> | OperationKind, string> = 
   part: 'part off',
   dry: 'dry',
   shop: 'other work',
+  own: 'own step',
 };
 /** What is done on the way is not what a run is called by. */
 const BESIDE: ReadonlySet<OperationKind> = new Set(['mark', 'try', 'hold']);

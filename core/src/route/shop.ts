@@ -13,7 +13,7 @@ export interface SurfaceRef {
 }
 
 /** How a surface was treated. */
-export type Treatment = 'sanded' | 'textured' | 'burnt' | 'dyed' | 'coated';
+export type Treatment = 'sanded' | 'burnished' | 'textured' | 'burnt' | 'dyed' | 'coated';
 
 /** What each drawn decoration is on the wood. */
 export const MADE_AS: Record<DecorationKind, Treatment> = {

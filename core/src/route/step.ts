@@ -1,7 +1,6 @@
 import type { Stage } from '../measure/index.js';
+import type { Place } from '../workshop/index.js';
 import type { Operation } from './operation.js';
-
-export type Place = 'saw' | 'drill press' | 'bench' | 'lathe';
 
 /** The state a place must be in for a step. Two steps with the same state share one set-up. */
 export interface SetupState {

@@ -1,9 +1,10 @@
 import { len } from '../measure/index.js';
+import type { Place } from '../workshop/index.js';
 import { datumPlace, type DatumPlace } from './datum.js';
 import type { Lengths, Operation, Route, Said } from './operation.js';
 import type { Played } from './play.js';
 import { woodOf, type Held, type Shop, type Wood } from './shop.js';
-import { setupKey, type Place, type SetupState, type Step, type Wait } from './step.js';
+import { setupKey, type SetupState, type Step, type Wait } from './step.js';
 
 /** What of the workshop decides how operations are grouped and counted. */
 export interface StepSite {
@@ -116,6 +117,8 @@ const phaseOf = ({ stage }: Step): string => (stage === 'mark' || stage === 'mou
 
 function setupOf(operation: Operation, before: Shop, after: Shop, { fixtures, tail }: StepSite): SetupState {
   const held = after.held ?? before.held;
+  if (operation.at !== undefined && operation.at !== held?.place)
+    return { place: operation.at, holding: operation.at, tailstock: 'not used' };
   if (!held) return onBench(operation);
   const bit = operation.kind === 'bore' && operation.tool !== undefined ? `${operation.tool}, ` : '';
   return {

@@ -68,6 +68,9 @@ export interface GritStep {
   minutes: number;
 }
 
+/** Grits that somebody takes instead of the usual ladder, as they are named; each with its mean grain. */
+export type ChosenGrits = readonly Pick<Abrasive, 'grit' | 'scale'>[];
+
 export interface GritLadder {
   steps: GritStep[];
   findings: Finding[];
@@ -86,12 +89,14 @@ const MINUTES_PER_CM2 = 0.012;
  * Ladder from the start grit of the material to the last, through the abrasives the workshop owns:
  * each the coarsest that is finer by no more than the gap rule allows being skipped.
  * @param surface area to sand, mm²
+ * @param chosen what somebody takes instead, in this order; none leaves it from the tool
  */
 export function gritLadder(
   partId: string,
   material: Material,
   abrasives: readonly Abrasive[],
   surface: number,
+  chosen: ChosenGrits | null = null,
 ): GritLadder {
   const start = grainMicrons({ grit: material.startGrit, scale: 'P' });
   const owned = abrasives
@@ -99,12 +104,44 @@ export function gritLadder(
     .filter((a) => a.microns <= start * 1.05 && a.microns >= FINEST_MICRONS * 0.9)
     .sort((a, b) => b.microns - a.microns);
   const minutes = Math.round((BASE_MINUTES + (surface / 100) * MINUTES_PER_CM2) * 10) / 10;
-  const steps = thinOut(owned).map((a) => ({ ...a, minutes }));
+  const ladder = chosen?.map((grit) => ofShelf(grit, abrasives)) ?? thinOut(owned);
+  const steps = ladder.map((a) => ({ ...a, minutes }));
   return {
     steps,
-    findings: gapFindings(partId, material, start, steps),
+    findings: [
+      ...(chosen?.length === 0 ? [] : gapFindings(partId, material, start, steps)),
+      ...(chosen ?? []).flatMap((grit) => missingFinding(partId, grit, abrasives)),
+    ],
     figures: timeFigure(steps, surface, minutes),
   };
+}
+
+/** A grit that is asked for: the one on the shelf, or as it is called where there is none. */
+function ofShelf(wanted: ChosenGrits[number], abrasives: readonly Abrasive[]): Omit<GritStep, 'minutes'> {
+  const abrasive = abrasives.find((a) => isSame(a, wanted)) ?? { id: name(wanted), ...wanted };
+  return { abrasive, microns: grainMicrons(wanted) };
+}
+
+const isSame = (a: ChosenGrits[number], b: ChosenGrits[number]): boolean =>
+  a.grit === b.grit && a.scale === b.scale;
+
+function missingFinding(
+  partId: string,
+  wanted: ChosenGrits[number],
+  abrasives: readonly Abrasive[],
+): Finding[] {
+  if (abrasives.some((a) => isSame(a, wanted))) return [];
+  return [
+    {
+      id: `surface.missing.${partId}.${name(wanted)}`,
+      severity: 'warn',
+      stage: 'surface',
+      partId,
+      what: `The workshop has no ${name(wanted)}.`,
+      why: 'It was chosen for this work.',
+      remedy: 'Get it, or sand with what is there.',
+    },
+  ];
 }
 
 /** Leaves out a second paper of the same grain, and grits that the gap rule allows to be skipped. */
@@ -121,7 +158,7 @@ function thinOut<T extends { microns: number }>(owned: T[]): T[] {
   return kept;
 }
 
-const name = (a: Abrasive) => `${a.scale}${a.grit}`;
+const name = (a: ChosenGrits[number]): string => `${a.scale}${a.grit}`;
 
 function gapFindings(partId: string, material: Material, start: number, steps: GritStep[]): Finding[] {
   const findings: Finding[] = [];

@@ -1,2 +1,2 @@
-export { grainMicrons, gritLadder, type GritStep } from './grit.js';
+export { type ChosenGrits, grainMicrons, gritLadder, type GritStep } from './grit.js';
 export { finishFindings, type FinishProtocol, protocolOf } from './finishing.js';

@@ -21,6 +21,9 @@ export interface Cut {
   words: string;
 }
 
+/** The tool that somebody takes for a feature instead of the usual one; null leaves it at that. */
+export type ChosenTool = (span: ElementSpan, usual: Tool | null) => Tool | null;
+
 export interface CutOrder {
   cuts: Cut[];
   /** how often another tool is taken up */
@@ -32,12 +35,14 @@ export interface CutOrder {
  * Order of cuts: the end far from the drive first, so that the wood between the drive and the place
  * still to be cut stays thick; each cut downhill, from the larger to the smaller diameter.
  * @param headstockEnd which end of the part is held at the drive
+ * @param chosen what somebody takes instead of the usual tool
  */
 export function orderOfCuts(
   partId: string,
   outline: Outline,
   tools: readonly Tool[],
   headstockEnd: 'reference' | 'far',
+  chosen: ChosenTool = () => null,
 ): CutOrder {
   const farFirst = headstockEnd === 'reference' ? [...outline.spans].reverse() : outline.spans;
   const findings: Finding[] = [];
@@ -46,8 +51,10 @@ export function orderOfCuts(
     const kinds = kind.tools;
     const tight = tightestHollow(outline, span);
     const owned = kinds.flatMap((kind) => tools.filter((t) => t.kind === kind && fits(t, tight)));
-    const tool = owned[0] ?? null;
+    const own = chosen(span, owned[0] ?? null);
+    const tool = own ?? owned[0] ?? null;
     if (!tool) findings.push(noTool(partId, span, kinds, tight));
+    if (own && !fits(own, tight)) findings.push(tooWide(partId, span, own, tight));
     return {
       elementId: span.element.id,
       x0: span.x0,
@@ -62,9 +69,12 @@ export function orderOfCuts(
       }),
     };
   });
-  const toolChanges = cuts.filter((c, i) => i > 0 && c.tool?.id !== cuts[i - 1]?.tool?.id).length;
-  return { cuts, toolChanges, findings };
+  return { cuts, toolChanges: toolChangesOf(cuts), findings };
 }
+
+/** How often another tool is taken up. */
+export const toolChangesOf = (cuts: readonly Pick<Cut, 'tool'>[]): number =>
+  cuts.filter((c, i) => i > 0 && c.tool?.id !== cuts[i - 1]?.tool?.id).length;
 
 /** The thickest and the thinnest place inside a feature, where it is neither of its ends. mm */
 function beyondEnds(outline: Outline, span: ElementSpan): { crown?: number; valley?: number } {
@@ -89,6 +99,18 @@ function tightestHollow(outline: Outline, span: ElementSpan): number {
 
 const fits = (tool: Tool, hollow: number): boolean =>
   hollow === Infinity || (tool.nose ?? tool.width / 2) <= hollow + 1e-6;
+
+const tooWide = (partId: string, span: ElementSpan, tool: Tool, tight: number): Finding => ({
+  id: `turn.nose.${partId}.${span.element.id}`,
+  severity: 'warn',
+  stage: 'turn',
+  partId,
+  x: (span.x0 + span.x1) / 2,
+  elementId: span.element.id,
+  what: `The ${tool.name.toLowerCase()} does not reach into the ${nameOf(span.element)}.`,
+  why: `Its nose has a radius of ${len(tool.nose ?? tool.width / 2)}, the hollow one of ${len(tight)}.`,
+  remedy: 'Take a smaller nose there, or make the hollow wider.',
+});
 
 function noTool(partId: string, span: ElementSpan, kinds: readonly ToolKind[], tight: number): Finding {
   const name = nameOf(span.element);

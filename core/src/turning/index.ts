@@ -1,2 +1,5 @@
-export { type SpeedChoice, speedFor, type TurningStage } from './speed.js';
-export { type Cut, orderOfCuts } from './cuts.js';
+export { type SpeedChoice, speedFor } from './speed.js';
+export { setSpeed, type SpeedLimits } from './setSpeed.js';
+export { type ChosenTool, type Cut, orderOfCuts, toolChangesOf } from './cuts.js';
+export { brokenOrders, cutsInOrder, type CutsBefore } from './cutOrder.js';
+export { CUT_FORCE, softestCuts } from './softened.js';

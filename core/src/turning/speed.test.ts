@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { MATERIALS } from '../material/index.js';
-import { keysOf, SPEED_SCHOOLS } from '../measure/index.js';
+import { keysOf, SPEED_SCHOOLS, type TurningStage } from '../measure/index.js';
 import { newWorkshop, type Drive, type Workshop } from '../workshop/index.js';
-import { speedFor, type TurningStage } from './index.js';
+import { speedFor } from './index.js';
 
 const STAGES: TurningStage[] = ['rough', 'size', 'shape', 'sand', 'finish slow', 'finish fast', 'part off'];
 const drive: fc.Arbitrary<Drive> = fc.oneof(

@@ -1,8 +1,12 @@
-import { SPEED_SCHOOLS, type Figure, type SpeedSchool, type Working } from '../measure/index.js';
+import {
+  SPEED_SCHOOLS,
+  type Figure,
+  type SpeedSchool,
+  type TurningStage,
+  type Working,
+} from '../measure/index.js';
 import type { Material, MaterialClass } from '../material/index.js';
 import type { Drive, SpeedBand, Workshop } from '../workshop/index.js';
-
-export type TurningStage = 'rough' | 'size' | 'shape' | 'sand' | 'finish slow' | 'finish fast' | 'part off';
 
 /** A speed to set, or none on a lathe without a motor. */
 export interface SpeedChoice {
@@ -17,6 +21,8 @@ export interface SpeedChoice {
   surfaceSpeed: number;
   words: string;
   figure: Figure;
+  /** a person set it; what the school would take, rpm */
+  instead?: number | null;
 }
 
 /** Place of each stage in the band of school A, 0 low end … 1 high end; below 0 is under the band. */

@@ -1,3 +1,4 @@
+import { unreasoned } from './ownWay.js';
 import type { Workshop } from './workshop.js';
 
 /** A field of the workshop that cannot be right, with what would do. */
@@ -16,6 +17,7 @@ export function checkWorkshop(workshop: Workshop): WorkshopProblem[] {
     ...gauges(workshop),
     ...hours(workshop),
     ...band(workshop),
+    ...unreasoned(workshop.ways, 'ways'),
   ];
 }
 

@@ -42,3 +42,20 @@ export { newWorkshop } from './newWorkshop.js';
 export { checkWorkshop } from './checkWorkshop.js';
 export { airOf, copyingOf, currencyOf, sawingOf } from './habits.js';
 export { BIT_INDEXES, bitMark, bitSize, bitsOfIndex } from './bitSize.js';
+export {
+  type Decision,
+  DECISION_KINDS,
+  type DecisionKind,
+  type DecisionOf,
+  FINISH_CURE,
+  type Habit,
+  isNamed,
+  type OwnStep,
+  type OwnWay,
+  type Place,
+  PLACES,
+  type StepName,
+  unreasoned,
+  wantsReason,
+  withoutPlace,
+} from './ownWay.js';

@@ -1,5 +1,6 @@
 import type { Material } from '../material/index.js';
 import type { Dimension, Schools, Units } from '../measure/index.js';
+import type { Habit } from './ownWay.js';
 
 /** What turns the work. A treadle or pole lathe has no rpm: plans leave speeds out. */
 export type Drive =
@@ -274,4 +275,6 @@ export interface Workshop {
   copying?: Copying;
   /** three letters; what stock is paid in */
   currency?: string;
+  /** what is done here otherwise than usual */
+  ways?: Habit[];
 }

@@ -25,6 +25,7 @@ import {
   ObjectField,
   TextField,
 } from '../edge/fields.js';
+import { OwnWayDto } from '../workshop/ownWay.dto.js';
 import { SchoolsDto } from '../workshop/workshop.dto.js';
 import { SetAsideView } from './event.dto.js';
 
@@ -54,6 +55,10 @@ class PartChoicesDto {
   @ChoiceField(STOCK_FORMS, { optional: true }) stockForm?: StockForm;
   /** mark that all others are measured from; the reference end when not given */
   @TextField({ min: 1, max: 80, optional: true }) datum?: string;
+  /** what is done otherwise than usual, this time */
+  @CoreType('OwnWay', { list: true, optional: true })
+  @ListField(() => OwnWayDto, { max: 200, optional: true })
+  ways?: OwnWayDto[];
 }
 
 /** The choices for a further part of an item. */

@@ -42,6 +42,7 @@ import { PieceSummaries } from './pieceSummaries.js';
 import { keptPlan } from './refill.js';
 import { PiecesUnderWay } from './piecesUnderWay.js';
 import { PlanVersionEntity } from './planVersion.entity.js';
+import { refuseUnknownParts, refuseUnmade, refuseUnreasoned } from './refusals.js';
 
 const COLUMNS = `b.id, b.name, o.customer, to_char(o.due, 'YYYY-MM-DD') AS due, b.pattern_id AS "patternId", p.name AS "patternName", b.revision,
   b.pieces, b.lots, b.plan_version AS "planVersion", b.put_away_at IS NOT NULL AS "putAway"`;
@@ -87,6 +88,7 @@ const CHOICES = [
   'drilling',
   'stockForm',
   'datum',
+  'ways',
 ] as const satisfies readonly (keyof PlanChoicesDto)[];
 
 /** The choices that were made; what was left out stays out of the snapshot. */
@@ -260,16 +262,8 @@ export class BatchService {
   private async plan(patternId: string, revision: number, dto: PlanChoicesDto): Promise<PlanSnapshot> {
     const { body: pattern } = await this.patterns.revision(patternId, revision);
     const { body: workshop } = await this.workshop.show();
-    const { partId, others = [] } = dto;
-    const wanted = [...(partId === undefined ? [] : [partId]), ...others.map((o) => o.partId)];
-    const unknown = wanted.find((id, i) => !pattern.parts.some((p) => p.id === id) || wanted.indexOf(id) < i);
-    if (unknown !== undefined)
-      throw Problem.unusable([
-        {
-          field: unknown === partId ? 'partId' : 'others',
-          why: `The pattern has no part “${unknown}”, or it is given twice. Its parts are ${pattern.parts.map((p) => p.id).join(', ')}.`,
-        },
-      ]);
+    refuseUnknownParts(dto, pattern);
+    const { others = [] } = dto;
     const woods = [dto.woodId, ...others.map((o) => o.woodId)].filter((id) => id !== undefined);
     const inputs: PlanInputs = {
       pattern,
@@ -283,14 +277,9 @@ export class BatchService {
       order: orderOf(dto),
       schools: { ...dto.schools },
     };
+    refuseUnreasoned(inputs.order);
     const snapshot = snapshotOf(inputs);
-    const { plan } = snapshot;
-    if (plan.parts.some((p) => p.steps.length === 0)) {
-      const none = plan.findings.find((f) => f.id.startsWith('route.none'));
-      throw Problem.unusable([
-        { field: 'mount', why: none ? `${none.what} ${none.why} ${none.remedy}` : 'It has no steps.' },
-      ]);
-    }
+    refuseUnmade(snapshot.plan);
     return snapshot;
   }
 }

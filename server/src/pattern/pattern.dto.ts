@@ -39,6 +39,7 @@ import {
   TextField,
 } from '../edge/fields.js';
 import { DimensionDto } from '../edge/dimension.dto.js';
+import { OwnWayDto } from '../workshop/ownWay.dto.js';
 import { ELEMENT_FORMS, ElementDto } from './element.dto.js';
 
 const Id = () => TextField({ min: 1, max: 60 });
@@ -131,6 +132,7 @@ class PartDto {
   @ListField(() => HollowDto, { max: 8, optional: true }) hollows?: HollowDto[];
   @ListField(() => RingDto, { max: 20, optional: true }) rings?: RingDto[];
   @ListField(() => DecorationDto, { max: 60, optional: true }) decorations?: DecorationDto[];
+  @ListField(() => OwnWayDto, { max: 200, optional: true }) ways?: OwnWayDto[];
 }
 
 class FittedHardwareDto {

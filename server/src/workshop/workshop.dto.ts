@@ -40,6 +40,7 @@ import {
 } from '../edge/fields.js';
 import { DimensionDto } from '../edge/dimension.dto.js';
 import { MaterialDto } from './material.dto.js';
+import { HabitDto } from './ownWay.dto.js';
 
 const Id = () => TextField({ min: 1, max: 60 });
 const Name = () => TextField({ min: 1, max: 80 });
@@ -219,6 +220,7 @@ class WorkshopBodyDto {
   @ListField(() => FixtureDto, { max: 200, optional: true }) fixtures?: FixtureDto[];
   @ObjectField(() => CopyingDto, { optional: true }) copying?: CopyingDto;
   @TextField({ min: 3, max: 3, pattern: /^[A-Z]{3}$/, like: 'EUR', optional: true }) currency?: string;
+  @ListField(() => HabitDto, { max: 300, optional: true }) ways?: HabitDto[];
 }
 
 export class ChangeWorkshopDto {

@@ -31,6 +31,7 @@ const STAGES: Record<OperationKind, Stage> = {
   treat: 'surface',
   join: 'assemble',
   measure: 'twins',
+  own: 'turn',
 };
 
 interface Making {

@@ -1,6 +1,6 @@
 import { len } from '../../measure/index.js';
 import { extremes, type Outline, type PartEnd, type Segment, type Skin } from '../../pattern/index.js';
-import type { TurningStage } from '../../turning/index.js';
+import type { TurningStage } from '../../measure/index.js';
 import { datumPlace } from '../datum.js';
 import { saidOf, type SaidProfile } from '../say/cut.js';
 import { HIGH, LOW, Writer } from '../say/writer.js';

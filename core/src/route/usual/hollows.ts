@@ -1,7 +1,7 @@
 import { len } from '../../measure/index.js';
 import { wallOf, type Hollow, type Outline, type PartEnd } from '../../pattern/index.js';
 import { saidOf } from '../say/cut.js';
-import type { TurningStage } from '../../turning/index.js';
+import type { TurningStage } from '../../measure/index.js';
 import type { Bench } from './bench.js';
 import { furtherAxis } from './holds.js';
 import { each, MINUTES } from './minutes.js';

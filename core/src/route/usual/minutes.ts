@@ -22,6 +22,7 @@ export const MINUTES = {
   hollowPerCm2: 0.12,
   hollowSandPerCm2: 0.06,
   trial: 0.5,
+  burnish: 0.5,
   decorate: 1,
   nib: 0.5,
   part: 0.6,

@@ -35,11 +35,7 @@ function shaped(bench: Bench, ids: readonly string[]): Surface[] {
 /** Each grit over all that is sanded, before the next. */
 function sand(bench: Bench): void {
   const { work, wood, writer } = bench;
-  const stretches = runs(bench).map(({ ids, x0, x1 }) => ({
-    on: shaped(bench, ids),
-    x0: bench.from(x0),
-    x1: bench.from(x1),
-  }));
+  const stretches = stretchesOf(bench);
   if (stretches.length === 0) return;
   work.sanding.forEach(({ grit, takes, minutes }, i) =>
     writer.treat({
@@ -64,6 +60,32 @@ function sand(bench: Bench): void {
     }),
   );
 }
+
+/** Its own shavings press down what the tool left; nothing is taken off. */
+function burnish(bench: Bench): void {
+  const { work, wood, writer } = bench;
+  if (!work.burnish) return;
+  writer.treat({
+    wood,
+    how: 'burnished',
+    subject: 'all',
+    pass: 'shavings',
+    from: bench.datum('reference'),
+    stretches: stretchesOf(bench),
+    title: 'Burnish with its own shavings',
+    words: ['A handful of them, held lightly from below, until the wood shines.'],
+    speed: bench.speed('finish fast'),
+    minutes: each(MINUTES.burnish),
+  });
+}
+
+/** All that is sanded or coated of the outside. */
+const stretchesOf = (bench: Bench) =>
+  runs(bench).map(({ ids, x0, x1 }) => ({
+    on: shaped(bench, ids),
+    x0: bench.from(x0),
+    x1: bench.from(x1),
+  }));
 
 const TITLES: Record<DecorationKind, string> = {
   'burnt line': 'Burn the line',
@@ -104,14 +126,7 @@ export function coat(bench: Bench, turning: boolean): void {
       subject: 'all',
       pass: String(i + 1),
       from: bench.datum('reference'),
-      stretches: [
-        ...runs(bench).map(({ ids, x0, x1 }) => ({
-          on: shaped(bench, ids),
-          x0: bench.from(x0),
-          x1: bench.from(x1),
-        })),
-        ...insides(bench),
-      ],
+      stretches: [...stretchesOf(bench), ...insides(bench)],
       turning,
       ...waitOf(one, last),
       title: one.title,
@@ -141,5 +156,6 @@ function waitOf({ turning, waitMinutes }: Bench['work']['coats'][number], last: 
 /** All that is done to its skin before the finish. */
 export function surface(bench: Bench): void {
   sand(bench);
+  burnish(bench);
   decorate(bench);
 }

@@ -70,6 +70,8 @@ export interface Work {
   bare: ReadonlySet<string>;
   /** what each grit takes off the radius, and its minutes on one piece */
   sanding: readonly { grit: string; takes: number; minutes: number }[];
+  /** rubbed with its own shavings instead of being sanded, or after it */
+  burnish: boolean;
   coats: readonly CoatOn[];
   /** cuts in their order, the end far from the drive first */
   cuts: readonly Cut[];

@@ -1,0 +1,28 @@
+import type { Hole } from '../pattern/index.js';
+import type { Bit } from '../workshop/index.js';
+import type { HoleRange } from './fit.js';
+import { pickBit, type BitChoice } from './pickBit.js';
+
+/** The bit that somebody takes for a bore instead of the usual one; null leaves it at that. */
+export type OwnBit = (boreId: string, usual: Bit | null) => Bit | null;
+
+const FLAT_BOTTOM = 180;
+
+/**
+ * The bit that somebody takes instead, judged like any other: what fit it leaves, and whether it reaches.
+ * @param depth to the shoulder, mm
+ */
+export function withOwnBit(
+  usual: BitChoice,
+  { id, pointAngle, through }: Pick<Hole, 'id' | 'pointAngle' | 'through'>,
+  range: HoleRange,
+  depth: number,
+  bitFor: OwnBit | undefined,
+): BitChoice {
+  const own = bitFor?.(id, usual.bit ?? usual.instead) ?? null;
+  if (!own) return usual;
+  const judged = pickBit([own], range, depth, pointAngle >= FLAT_BOTTOM && !through);
+  return judged.bit || judged.instead
+    ? judged
+    : { ...judged, instead: own, off: own.diameter.mm - range.best };
+}

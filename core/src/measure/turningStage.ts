@@ -1,0 +1,11 @@
+/** What the lathe turns for; each has a speed of its own. */
+export const TURNING_STAGES = [
+  'rough',
+  'size',
+  'shape',
+  'sand',
+  'finish slow',
+  'finish fast',
+  'part off',
+] as const;
+export type TurningStage = (typeof TURNING_STAGES)[number];

@@ -1,0 +1,114 @@
+import type { TurningStage } from '../measure/index.js';
+import type { Abrasive } from './workshop.js';
+
+/** Where something is done. */
+export const PLACES = ['saw', 'drill press', 'bench', 'lathe'] as const;
+export type Place = (typeof PLACES)[number];
+
+/**
+ * What a decision is about: one step by its name, or every step that does the same to the same kind of feature. A habit
+ * names what carries over to other items, never ids.
+ */
+export type StepName =
+  { kind: 'step'; id: string } | { kind: 'like'; does: string; /** of features of this kind */ of?: string };
+
+/** A step in the person's own words, and what drawn it makes: ids of elements, holes, lines. */
+export interface OwnStep {
+  title: string;
+  words: string;
+  place: Place;
+  minutes: number;
+  /** it comes after this step; null before all others */
+  after: string | null;
+  makes: string[];
+}
+
+/** What a person decides otherwise than it is usually done. Lengths mm, times minutes. */
+export type Decision =
+  | { kind: 'tool'; on: StepName; toolId: string }
+  /** cuts by their elements: all of `first` before any of `then` */
+  | { kind: 'before'; first: string[]; then: string[] }
+  /** in this order and no others; none leaves the work from the tool, burnished with its shavings where that is said */
+  | { kind: 'grits'; grits: Pick<Abrasive, 'grit' | 'scale'>[]; burnish: boolean }
+  | { kind: 'speed'; stage: TurningStage; rpm: number }
+  | { kind: 'bit'; boreId: string; bitId: string }
+  | { kind: 'depth'; holeId: string; mm: number }
+  /** of a join by its id, or of the finish */
+  | { kind: 'cure'; of: string; minutes: number }
+  | { kind: 'minutes'; on: StepName; minutes: number }
+  | { kind: 'waste'; end: 'drive' | 'tail'; mm: number }
+  | { kind: 'extra'; step: OwnStep }
+  | { kind: 'without'; on: StepName }
+  /** a Stop is gone past, by its name */
+  | { kind: 'past'; finding: string }
+  /** a way of a wider scope is not followed here */
+  | { kind: 'usual'; wayId: string };
+
+export type DecisionKind = Decision['kind'];
+export const DECISION_KINDS = [
+  'tool',
+  'before',
+  'grits',
+  'speed',
+  'bit',
+  'depth',
+  'cure',
+  'minutes',
+  'waste',
+  'extra',
+  'without',
+  'past',
+  'usual',
+] as const satisfies readonly DecisionKind[];
+export type DecisionOf<K extends DecisionKind> = Extract<Decision, { kind: K }>;
+
+/** What a cure is of when it is that of the finish. */
+export const FINISH_CURE = 'finish';
+
+/** What is decided, by whom, when and why. */
+export interface OwnWay {
+  id: string;
+  decides: Decision;
+  why: string;
+  by: string;
+  /** instant in UTC */
+  at: string;
+}
+
+/** An own way of the whole workshop: for one wood, for one kind of item, or for everything. */
+export interface Habit extends OwnWay {
+  materialId?: string;
+  itemKind?: string;
+}
+
+/** What leaves something out or goes past a Stop says why: somebody else will ask. */
+export const wantsReason = ({ kind }: Pick<Decision, 'kind'>): boolean =>
+  kind === 'without' || kind === 'past';
+
+/** Own ways that give no reason where one is wanted, by field. */
+export const unreasoned = (
+  ways: readonly OwnWay[] | undefined,
+  field: string,
+): { field: string; why: string }[] =>
+  (ways ?? []).flatMap(({ decides, why }, i) =>
+    wantsReason(decides) && why.trim() === ''
+      ? [
+          {
+            field: `${field}.${i}.why`,
+            why: 'What leaves out a step or goes past a Stop says why. Give a few words for whoever asks later.',
+          },
+        ]
+      : [],
+  );
+
+/** Whether a decision about steps is about this one. Pieces of one blank are worked alike. */
+export function isNamed(
+  name: StepName,
+  step: { id: string; does: string; of?: string | undefined },
+): boolean {
+  if (name.kind === 'step') return name.id === withoutPlace(step.id);
+  return name.does === step.does && (name.of === undefined || name.of === step.of);
+}
+
+/** The name of a step without the piece of the blank that it is done for. */
+export const withoutPlace = (stepId: string): string => stepId.replaceAll(/ \(\d+\)/g, '');
