@@ -20,7 +20,7 @@ export const gonePast = (findings: readonly Finding[], past: ReadonlyMap<string,
     findings.map((finding): Finding => {
       const way = past.get(finding.id);
       return way && finding.severity === 'stop' && !finding.final
-        ? { ...finding, severity: 'note', past: `${way.why} (${way.by})` }
+        ? { ...finding, severity: 'note', past: way.by === '' ? way.why : `${way.why} (${way.by})` }
         : finding;
     }),
   );

@@ -1,9 +1,15 @@
-import type { Finding, Stage } from '../measure/index.js';
-import type { Decision, DecisionKind, StepName } from '../workshop/index.js';
+import { len, minutesInWords, type Finding, type Stage } from '../measure/index.js';
+import {
+  FINISH_CURE,
+  type Decision,
+  type DecisionKind,
+  type DecisionOf,
+  type StepName,
+} from '../workshop/index.js';
 import { WAY_SCOPES, type ScopedWay } from './ownWays.js';
 
 /** The stage in which each kind of thing is decided. */
-export const STAGE_OF: Record<DecisionKind, Stage> = {
+const STAGE_OF: Record<DecisionKind, Stage> = {
   tool: 'turn',
   before: 'turn',
   grits: 'surface',
@@ -31,39 +37,48 @@ export const homelessFindings = (partId: string, homeless: readonly ScopedWay[])
     remedy: 'Take it back, or decide it anew.',
   }));
 
-const named = (on: StepName): string =>
-  on.kind === 'step' ? `“${on.id}”` : `${on.of ?? ''} ${on.does}`.trim();
+/** What something is called by its id. */
+type Called = (id: string) => string;
+const asItIs: Called = (id) => id;
 
-/** A decision in words, as it can be said without the plan it belongs to. */
-export function decisionWords(decision: Decision): string {
+const named = (on: StepName, called: Called): string =>
+  on.kind === 'step' ? `“${called(on.id)}”` : `every ${on.of ?? ''} ${on.does}`.replaceAll('  ', ' ');
+
+/** A decision in words, with what its ids are called. */
+export function decisionWords(decision: Decision, called: Called = asItIs): string {
+  const all = (ids: readonly string[]) => ids.map(called).join(', ');
   switch (decision.kind) {
     case 'tool':
-      return `another tool for ${named(decision.on)}`;
+      return `${called(decision.toolId)} for ${named(decision.on, called)}`;
     case 'before':
-      return `${decision.first.join(', ')} cut before ${decision.then.join(', ')}`;
+      return `${all(decision.first)} before ${all(decision.then)}`;
     case 'grits':
-      return decision.grits.length === 0
-        ? `no sanding${decision.burnish ? ', burnished' : ''}`
-        : `sanded ${decision.grits.map((g) => `${g.scale}${g.grit}`).join(', ')}${decision.burnish ? ', burnished' : ''}`;
+      return gritWords(decision);
     case 'speed':
       return `${decision.rpm} rpm to ${decision.stage}`;
     case 'bit':
-      return `another bit for ${decision.boreId}`;
+      return `${called(decision.bitId)} for the ${called(decision.boreId)}`;
     case 'depth':
-      return `${decision.holeId} ⟦${decision.mm}⟧ deep`;
+      return `the ${called(decision.holeId)} ${len(decision.mm)} deep`;
     case 'cure':
-      return `${decision.of} cures ${decision.minutes} min`;
+      return `${decision.of === FINISH_CURE ? 'the finish' : called(decision.of)}: ${minutesInWords(decision.minutes)} to cure`;
     case 'minutes':
-      return `${decision.minutes} min for ${named(decision.on)}`;
+      return `${minutesInWords(decision.minutes)} for ${named(decision.on, called)}`;
     case 'waste':
-      return `⟦${decision.mm}⟧ of waste at the ${decision.end}`;
+      return `${len(decision.mm)} of waste at the ${decision.end}`;
     case 'extra':
       return `own step “${decision.step.title}”`;
     case 'without':
-      return `without ${named(decision.on)}`;
+      return `without ${named(decision.on, called)}`;
     case 'past':
       return 'a Stop gone past';
     case 'usual':
-      return 'as usual';
+      return 'as usual this time';
   }
+}
+
+function gritWords({ grits, burnish }: DecisionOf<'grits'>): string {
+  const sanded =
+    grits.length === 0 ? 'no sanding' : `sanded ${grits.map((g) => `${g.scale}${g.grit}`).join(', ')}`;
+  return burnish ? `${sanded}, burnished with its shavings` : sanded;
 }

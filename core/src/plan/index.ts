@@ -1,7 +1,7 @@
 export type { DryingWood, OtherPart, PartChoices, PlanInputs, PlanOrder, Stock } from './inputs.js';
 export type { PartPlan, PlannedHardware } from './partPlan.js';
 export { type ItemJoin, type WholeItem } from './wholeItem.js';
-export { inputsOfPart, orderOfPart, partsOrdered } from './partOrder.js';
+export { inputsOfPart, orderOfPart, orderWithWays, partsOrdered } from './partOrder.js';
 export {
   chosenSchedule,
   nextWholeHour,

@@ -1,4 +1,5 @@
 import type { Part, PatternBody } from '../pattern/index.js';
+import type { OwnWay } from '../workshop/index.js';
 import type { OtherPart, PlanInputs, PlanOrder } from './inputs.js';
 
 /** A part that is made, and the order as it is for it. */
@@ -20,6 +21,13 @@ export function partsOrdered(pattern: PatternBody, order: PlanOrder): [OrderedPa
 /** The order as it is for one of its parts. */
 export function orderOfPart(pattern: PatternBody, order: PlanOrder, partId: string): PlanOrder {
   return partsOrdered(pattern, order).find(({ part }) => part.id === partId)?.order ?? order;
+}
+
+/** The order with other own ways for a part; null is the one that leads it. */
+export function orderWithWays(order: PlanOrder, partId: string | null, ways: OwnWay[]): PlanOrder {
+  if (partId === null) return { ...order, ways };
+  const others = (order.others ?? []).map((o) => (o.partId === partId ? { ...o, ways } : o));
+  return { ...order, others };
 }
 
 /** What one of the parts is planned from, as if it were made alone: for comparing ways of making it. */

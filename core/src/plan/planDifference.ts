@@ -1,4 +1,7 @@
 import { len } from '../measure/index.js';
+import { nameOf } from '../pattern/index.js';
+import { withoutPart } from '../route/index.js';
+import { decisionWords } from './homeless.js';
 import type { PartPlan } from './partPlan.js';
 import type { Plan } from './plan.js';
 
@@ -52,9 +55,29 @@ function partDifference(old: PartPlan, now: PartPlan): string[] {
         `${cut.tool?.name ?? `no ${cut.toolKind}`} instead of ${was.tool?.name ?? 'none'}: ${cut.words}`,
       );
   }
+  const before = new Set((old.own ?? []).map(({ way }) => way.id));
+  for (const { way, instead } of now.own ?? [])
+    if (!before.has(way.id))
+      words.push(`Your way: ${decisionWords(way.decides, namesIn(now, instead))}, instead of ${instead}.`);
+  for (const { way } of old.own ?? [])
+    if (!(now.own ?? []).some((o) => o.way.id === way.id))
+      words.push(`As usual again, no longer: ${decisionWords(way.decides, namesIn(old, null))}.`);
   if (old.blank.section !== now.blank.section || old.blank.length !== now.blank.length)
     words.push(
       `Blank ${len(now.blank.section)} square, ${len(now.blank.length)} long instead of ${len(old.blank.section)}, ${len(old.blank.length)}.`,
     );
   return words;
 }
+
+/** What steps and features are called. */
+const namesIn =
+  ({ steps, outline, partId }: PartPlan, usual: string | null) =>
+  (id: string): string => {
+    const span = outline.spans.find(({ element }) => element.id === id);
+    return (
+      (span && nameOf(span.element)) ??
+      steps.find((s) => withoutPart(s.id, partId) === id)?.title ??
+      usual ??
+      id
+    );
+  };

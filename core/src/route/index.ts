@@ -1,7 +1,7 @@
 export { appliedAll } from './apply.js';
 export { covers } from './covers.js';
 export { coversItem } from './coversItem.js';
-export { qualified } from './qualified.js';
+export { qualified, withoutPart } from './qualified.js';
 export { joinItem, type JoinToMake } from './usual/joinItem.js';
 export { type Lengths, type Operation, type OperationKind, type Route } from './operation.js';
 export { play, type Played } from './play.js';

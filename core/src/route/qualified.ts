@@ -1,3 +1,4 @@
+import { withoutPlace } from '../workshop/index.js';
 import type { Operation, Route } from './operation.js';
 
 /** Where names of operations stand in their effects: what made a surface, a hole, a hold. */
@@ -25,3 +26,7 @@ export function qualified({ schema, operations }: Route, partId: string): Route 
     })),
   };
 }
+
+/** The name of a step within its part, as decisions name it. */
+export const withoutPart = (stepId: string, partId: string): string =>
+  withoutPlace(stepId.startsWith(`${partId}/`) ? stepId.slice(partId.length + 1) : stepId);

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { brokenOrders, cutsInOrder, type CutsBefore } from './index.js';
+import { brokenOrders, cutsInOrder, ordersFrom, type CutsBefore } from './index.js';
 
 const cuts = (...ids: string[]) => ids.map((elementId) => ({ elementId }));
 const ids = (ordered: readonly { elementId: string }[]) => ordered.map((c) => c.elementId).join('');
@@ -38,5 +38,22 @@ describe('cuts in a wanted order', () => {
           expect(brokenOrders(ordered, wishes.slice(-1))).toEqual([]);
         },
       ),
+    ));
+});
+
+describe('the wishes that lead from one order to another', () => {
+  it('one cut that was moved is one wish, in either direction', () => {
+    expect(ordersFrom([...'abcd'], [...'adbc'])).toEqual([{ first: ['d'], then: ['b', 'c'] }]);
+    expect(ordersFrom([...'abcd'], [...'bcad'])).toEqual([{ first: ['b', 'c'], then: ['a'] }]);
+  });
+
+  it('back where it was there is none', () => expect(ordersFrom([...'abc'], [...'abc'])).toEqual([]));
+
+  it('whatever is wanted is what they lead to', () =>
+    fc.assert(
+      fc.property(fc.shuffledSubarray([...'abcdefg'], { minLength: 7 }), (wanted) => {
+        const wishes = ordersFrom([...'abcdefg'], wanted).map((order) => ({ id: '', ...order }));
+        expect(ids(cutsInOrder(cuts(...'abcdefg'), wishes.toReversed()))).toBe(wanted.join(''));
+      }),
     ));
 });

@@ -55,7 +55,9 @@ export {
   type Place,
   PLACES,
   type StepName,
+  subjectOf,
   unreasoned,
   wantsReason,
   withoutPlace,
+  withWay,
 } from './ownWay.js';

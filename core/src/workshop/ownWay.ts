@@ -81,6 +81,43 @@ export interface Habit extends OwnWay {
   itemKind?: string;
 }
 
+/** What a decision is about, as a name: a later one about the same goes in the place of an earlier one. */
+export function subjectOf(decision: Decision): string {
+  const on = (name: StepName) => (name.kind === 'step' ? name.id : `${name.does}/${name.of ?? ''}`);
+  switch (decision.kind) {
+    case 'tool':
+    case 'minutes':
+    case 'without':
+      return `${decision.kind} ${on(decision.on)}`;
+    case 'before':
+      return `before ${decision.first.join()} ${decision.then.join()}`;
+    case 'grits':
+      return 'grits';
+    case 'speed':
+      return `speed ${decision.stage}`;
+    case 'bit':
+      return `bit ${decision.boreId}`;
+    case 'depth':
+      return `depth ${decision.holeId}`;
+    case 'cure':
+      return `cure ${decision.of}`;
+    case 'waste':
+      return `waste ${decision.end}`;
+    case 'extra':
+      return `extra ${decision.step.after ?? ''} ${decision.step.title}`;
+    case 'past':
+      return `past ${decision.finding}`;
+    case 'usual':
+      return `usual ${decision.wayId}`;
+  }
+}
+
+/** Own ways with one more: it goes in the place of what was decided about the same. */
+export const withWay = <T extends OwnWay>(ways: readonly T[], way: T): T[] => [
+  ...ways.filter((w) => subjectOf(w.decides) !== subjectOf(way.decides)),
+  way,
+];
+
 /** What leaves something out or goes past a Stop says why: somebody else will ask. */
 export const wantsReason = ({ kind }: Pick<Decision, 'kind'>): boolean =>
   kind === 'without' || kind === 'past';

@@ -5,10 +5,15 @@ import {
   type Plan,
   type PlanInputs,
   type PlannedHardware,
+  type Step,
+  type WholeItem,
 } from '@compas/core';
 import { Length, Say } from '../ui/Length.js';
 import type { Choose } from './draft.js';
 import { FittingWays } from './FittingWays.js';
+import { CureChoice } from './own/CureChoice.js';
+import { useDeciding } from './own/deciding.js';
+import { OwnList } from './own/OwnList.js';
 
 interface AssembleStageProps {
   plan: Plan;
@@ -20,6 +25,7 @@ interface AssembleStageProps {
 export function AssembleStage({ plan, inputs, choose }: AssembleStageProps) {
   return (
     <div className="column">
+      <OwnList part={plan.parts[0]} workshop={inputs.workshop} kinds={['cure']} more={plan.item?.own ?? []} />
       <ItemJoins plan={plan} />
       <PartJoins part={plan.parts[0]} inputs={inputs} choose={choose} whole={plan.item !== undefined} />
     </div>
@@ -28,6 +34,7 @@ export function AssembleStage({ plan, inputs, choose }: AssembleStageProps) {
 
 /** How the parts of the item come together, join by join, and how the whole is looked at. */
 function ItemJoins({ plan: { item, parts } }: { plan: Plan }) {
+  const leads = useDeciding()?.leads === true;
   if (!item) return null;
   const steps = item.steps.filter((s) => (s.share?.place ?? 1) === 1);
   const carrier = parts.find((p) => p.partId === steps[0]?.partId)?.name.toLowerCase();
@@ -52,11 +59,22 @@ function ItemJoins({ plan: { item, parts } }: { plan: Plan }) {
               {capitalised(step.wait.what)}: {minutesInWords(step.wait.minutes)}.
             </p>
           )}
+          {step.wait !== null && leads && (
+            <CureChoice
+              of={`item/${joinOf(item, step)}`}
+              what={`the glue: ${step.title}`}
+              minutes={step.wait.minutes}
+            />
+          )}
         </div>
       ))}
     </>
   );
 }
+
+/** The join that a step of the item makes; made several times it is the same one. */
+const joinOf = ({ joins }: WholeItem, { operation }: Step): string =>
+  joins.find((j) => operation?.subject?.startsWith(j.joinId))?.joinId ?? '';
 
 interface PartJoinsProps extends Omit<AssembleStageProps, 'plan'> {
   part: PartPlan;
@@ -92,6 +110,9 @@ function PartJoins({ part, inputs, choose, whole }: PartJoinsProps) {
             <p>
               {join.glue?.name ?? 'The glue'} cures {minutesInWords(join.cureMinutes)}.
             </p>
+          )}
+          {join.cureMinutes !== null && (
+            <CureChoice of={join.id} what={`the glue: ${join.title}`} minutes={join.cureMinutes} />
           )}
         </div>
       ))}

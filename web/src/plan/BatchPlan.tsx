@@ -1,4 +1,12 @@
-import { inputsOfPart, piecesIn, planOfPart, type Lot, type Stage } from '@compas/core';
+import {
+  inputsOfPart,
+  orderWithWays,
+  piecesIn,
+  planOfPart,
+  type Lot,
+  type PlanOrder,
+  type Stage,
+} from '@compas/core';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useMemo, useState } from 'react';
@@ -8,6 +16,9 @@ import { batchQuery } from '../api/batches.js';
 import { Figures } from '../ui/Figures.js';
 import { Findings } from '../ui/Findings.js';
 import { dayWords } from '../ui/clock.js';
+import { usePlan } from '../workers/usePlan.js';
+import { DecidingHere } from './own/DecidingHere.js';
+import { GoPast } from './own/GoPast.js';
 import { PartSwitch, useShownPart } from './PartSwitch.js';
 import { PrintLinks } from './PrintLinks.js';
 import { Replan } from './Replan.js';
@@ -34,62 +45,93 @@ const piecesMade = (lots: readonly Lot[], partId: string): number =>
 function Kept({ batch }: { batch: BatchDetail }) {
   const stage = stageOf(useParams().stage, 'stock');
   const [replanning, setReplanning] = useState(false);
-  const { plan: whole, inputs } = batch.snapshot;
+  // what is decided otherwise and not kept yet: the plan that would come of it is shown
+  const [wanted, setWanted] = useState<PlanOrder | null>(null);
+  const inputs = useMemo(
+    () => (wanted ? { ...batch.snapshot.inputs, order: wanted } : batch.snapshot.inputs),
+    [batch, wanted],
+  );
+  const { plan: replanned } = usePlan(wanted ? inputs : null);
+  const whole = (wanted && replanned) ?? batch.snapshot.plan;
   const [shown, show] = useShownPart(whole);
   const plan = planOfPart(whole, inputs.pattern, shown);
   const ofPart = useMemo(() => inputsOfPart(inputs, shown), [inputs, shown]);
   const { search } = useLocation();
+  const leads = shown === batch.snapshot.plan.parts[0].partId;
+  const ways = useMemo(() => ofPart.order.ways ?? [], [ofPart]);
   const elsewhere = plan.findings.filter((f) => f.stage !== stage && f.severity === 'stop');
   return (
-    <WorkScreen
-      title={
-        <>
-          <h1>{batch.name}</h1>
-          <span className="soft">
-            for {batch.customer}
-            {batch.due !== null && `, due ${dayWords(batch.due)}`}. Revision {batch.revision}, plan{' '}
-            {batch.planVersion}.
-          </span>
-          <PartSwitch plan={whole} shown={shown} show={show} />
-        </>
-      }
-      strip={<StageStrip plan={plan} stage={stage} workshop={inputs.workshop} pattern={inputs.pattern} />}
-      band={
-        <>
-          <div className="band at-middle">
-            <span>
-              {piecesMade(batch.lots, plan.parts[0].partId)} pieces in{' '}
-              {plan.parts[0].material.name.toLowerCase()}
-            </span>
-            <PrintLinks batchId={batch.id} part={whole.parts.length > 1 ? shown : null} />
-            <Button onClick={() => setReplanning(!replanning)} aria-expanded={replanning}>
-              Plan anew
-            </Button>
-            <span className="band-do">
-              <Link to={`/batches/${batch.id}/run`}>
-                <Button type="primary" size="large">
-                  To the lathe
-                </Button>
-              </Link>
-            </span>
-          </div>
-          {replanning && <Replan batch={batch} onDone={() => setReplanning(false)} />}
-        </>
-      }
-      stage={stage}
-      findings={plan.findings}
-      to={(wanted) => `${batchStage(batch, wanted)}${search}`}
-      aside={
-        <>
-          <Findings
-            findings={[...elsewhere, ...plan.findings.filter((f) => f.stage === stage)]}
-            empty="Nothing to look at in this stage."
-          />
-          <Figures figures={plan.figures[stage] ?? []} />
-        </>
-      }
+    <DecidingHere
+      part={plan.parts[0]}
+      leads={leads}
+      ways={ways}
+      setWays={(changed) => setWanted(orderWithWays(inputs.order, leads ? null : shown, changed))}
     >
-      <StageWork plan={plan} stage={stage} inputs={ofPart} batchId={batch.id} />
-    </WorkScreen>
+      <WorkScreen
+        title={
+          <>
+            <h1>{batch.name}</h1>
+            <span className="soft">
+              for {batch.customer}
+              {batch.due !== null && `, due ${dayWords(batch.due)}`}. Revision {batch.revision}, plan{' '}
+              {batch.planVersion}.
+            </span>
+            <PartSwitch plan={whole} shown={shown} show={show} />
+          </>
+        }
+        strip={<StageStrip plan={plan} stage={stage} workshop={inputs.workshop} pattern={inputs.pattern} />}
+        band={
+          <>
+            <div className="band at-middle">
+              <span>
+                {piecesMade(batch.lots, plan.parts[0].partId)} pieces in{' '}
+                {plan.parts[0].material.name.toLowerCase()}
+              </span>
+              <PrintLinks batchId={batch.id} part={whole.parts.length > 1 ? shown : null} />
+              <Button
+                onClick={() => setReplanning(!replanning)}
+                aria-expanded={replanning || wanted !== null}
+                disabled={wanted !== null}
+              >
+                Plan anew
+              </Button>
+              <span className="band-do">
+                <Link to={`/batches/${batch.id}/run`}>
+                  <Button type="primary" size="large">
+                    To the lathe
+                  </Button>
+                </Link>
+              </span>
+            </div>
+            {(replanning || wanted !== null) && (
+              <Replan
+                key={wanted === null ? 'as kept' : 'otherwise'}
+                batch={batch}
+                order={wanted ?? batch.snapshot.inputs.order}
+                onDone={() => {
+                  setReplanning(false);
+                  setWanted(null);
+                }}
+              />
+            )}
+          </>
+        }
+        stage={stage}
+        findings={plan.findings}
+        to={(wanted) => `${batchStage(batch, wanted)}${search}`}
+        aside={
+          <>
+            <Findings
+              findings={[...elsewhere, ...plan.findings.filter((f) => f.stage === stage)]}
+              empty="Nothing to look at in this stage."
+              below={(finding) => <GoPast finding={finding} />}
+            />
+            <Figures figures={plan.figures[stage] ?? []} />
+          </>
+        }
+      >
+        <StageWork plan={plan} stage={stage} inputs={ofPart} batchId={batch.id} />
+      </WorkScreen>
+    </DecidingHere>
   );
 }

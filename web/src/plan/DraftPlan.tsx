@@ -1,20 +1,22 @@
 import { airOf, dryingWood, inputsOfPart, planOfPart, type PlanInputs, type Stage } from '@compas/core';
 import { useQuery } from '@tanstack/react-query';
-import { Button } from 'antd';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { createBatch } from '../api/batches.js';
 import { patternQuery, type Pattern } from '../api/patterns.js';
 import { dryingQuery, type Bundle } from '../api/stock.js';
 import { useChange } from '../api/useChange.js';
-import { kitsQuery, workshopQuery } from '../api/workshop.js';
-import type { DryingWood, Kit, Plan, Workshop } from '@compas/core';
+import { kitsQuery, workshopQuery, type WorkshopDetail } from '../api/workshop.js';
+import type { DryingWood, Kit, OwnWay, Plan } from '@compas/core';
 import { Figures } from '../ui/Figures.js';
 import { Findings } from '../ui/Findings.js';
 import { Trouble } from '../ui/Trouble.js';
 import { usePlan } from '../workers/usePlan.js';
-import { draftFrom, keyFor, type Choose, type Draft } from './draft.js';
+import { draftFrom, keyFor, waysText, type Choose, type Draft } from './draft.js';
+import { KeepPlan } from './KeepPlan.js';
 import { OrderBand } from './OrderBand.js';
+import { DecidingHere } from './own/DecidingHere.js';
+import { GoPast } from './own/GoPast.js';
 import { PartSwitch, useShownPart } from './PartSwitch.js';
 import { stageOf } from './stages.js';
 import { StageStrip } from './StageStrip.js';
@@ -30,24 +32,19 @@ export default function DraftPlan() {
   const drying = useQuery(dryingQuery);
   if (!pattern.data || !workshop.data || !kits.data || !drying.data) return null;
   return (
-    <Drafting
-      key={id}
-      pattern={pattern.data}
-      workshop={workshop.data.body}
-      kits={kits.data}
-      bundles={drying.data}
-    />
+    <Drafting key={id} pattern={pattern.data} held={workshop.data} kits={kits.data} bundles={drying.data} />
   );
 }
 
 interface DraftingProps {
   pattern: Pattern;
-  workshop: Workshop;
+  held: WorkshopDetail;
   kits: Kit[];
   bundles: Bundle[];
 }
 
-function Drafting({ pattern, workshop, kits, bundles }: DraftingProps) {
+function Drafting({ pattern, held, kits, bundles }: DraftingProps) {
+  const { body: workshop } = held;
   const [search, setSearch] = useSearchParams();
   const [opened] = useState(() => Date.now());
   const stage = stageOf(useParams().stage, 'stock');
@@ -82,11 +79,12 @@ function Drafting({ pattern, workshop, kits, bundles }: DraftingProps) {
       },
       { replace: true },
     );
-  return <Drafted {...{ pattern, inputs, plan, draft, woods, stage, set }} />;
+  return <Drafted {...{ pattern, held, inputs, plan, draft, woods, stage, set }} />;
 }
 
 interface DraftedProps {
   pattern: Pattern;
+  held: WorkshopDetail;
   inputs: PlanInputs;
   plan: Plan;
   draft: Draft;
@@ -95,7 +93,7 @@ interface DraftedProps {
   set: Choose;
 }
 
-function Drafted({ pattern, inputs, plan: whole, draft, woods, stage, set }: DraftedProps) {
+function Drafted({ pattern, held, inputs, plan: whole, draft, woods, stage, set }: DraftedProps) {
   const [search] = useSearchParams();
   const navigate = useNavigate();
   const create = useChange(createBatch, 'batches');
@@ -111,7 +109,7 @@ function Drafted({ pattern, inputs, plan: whole, draft, woods, stage, set }: Dra
       : wanted === 'run' || wanted === 'twins'
         ? null
         : `/patterns/${pattern.id}/plan/${wanted}${query}`;
-  const keep = () =>
+  const keep = (past: readonly OwnWay[]) =>
     create.mutate(
       {
         patternId: pattern.id,
@@ -119,53 +117,66 @@ function Drafted({ pattern, inputs, plan: whole, draft, woods, stage, set }: Dra
         name: `${draft.order.pieces} × ${pattern.name}`,
         customer: draft.customer || 'stock',
         ...draft.order,
+        ...(past.length > 0 ? { ways: [...(draft.order.ways ?? []), ...past] } : {}),
         schools: draft.schools,
       },
       { onSuccess: (batch) => void navigate(`/batches/${batch.id}/${stage}`) },
     );
   const stageFindings = plan.findings.filter((f) => f.stage === stage);
   const elsewhere = plan.findings.filter((f) => f.stage !== stage && f.severity === 'stop');
+  const ways = useMemo(() => ofPart.order.ways ?? [], [ofPart]);
+  const wider = useMemo(() => ({ pattern, workshop: held }), [pattern, held]);
   return (
-    <WorkScreen
-      title={
-        <>
-          <h1>
-            Plan: <Link to={`/patterns/${pattern.id}`}>{pattern.name}</Link>
-          </h1>
-          <PartSwitch plan={whole} shown={shown} show={show} />
-        </>
-      }
-      strip={<StageStrip plan={plan} stage={stage} workshop={workshop} pattern={pattern.body} />}
-      band={
-        <>
-          <OrderBand
-            draft={{
-              ...draft,
-              order: { ...plan.order, ...(draft.order.partId ? { partId: draft.order.partId } : {}) },
-            }}
-            workshop={workshop}
-            set={choose}
-            parts={pattern.body.parts}
-            woods={woods.filter((w) => w.materialId === plan.order.materialId)}
-          >
-            <Button type="primary" size="large" loading={create.isPending} onClick={keep}>
-              Keep the plan
-            </Button>
-          </OrderBand>
-          <Trouble error={create.error} />
-        </>
-      }
-      stage={stage}
-      findings={plan.findings}
-      to={to}
-      aside={
-        <>
-          <Findings findings={[...elsewhere, ...stageFindings]} empty="Nothing to look at in this stage." />
-          <Figures figures={plan.figures[stage] ?? []} />
-        </>
-      }
+    <DecidingHere
+      part={plan.parts[0]}
+      leads={shown === whole.parts[0].partId}
+      ways={ways}
+      setWays={(changed) => choose('ways', waysText(changed))}
+      wider={wider}
     >
-      <StageWork plan={plan} stage={stage} inputs={ofPart} choose={choose} />
-    </WorkScreen>
+      <WorkScreen
+        title={
+          <>
+            <h1>
+              Plan: <Link to={`/patterns/${pattern.id}`}>{pattern.name}</Link>
+            </h1>
+            <PartSwitch plan={whole} shown={shown} show={show} />
+          </>
+        }
+        strip={<StageStrip plan={plan} stage={stage} workshop={workshop} pattern={pattern.body} />}
+        band={
+          <>
+            <OrderBand
+              draft={{
+                ...draft,
+                order: { ...plan.order, ...(draft.order.partId ? { partId: draft.order.partId } : {}) },
+              }}
+              workshop={workshop}
+              set={choose}
+              parts={pattern.body.parts}
+              woods={woods.filter((w) => w.materialId === plan.order.materialId)}
+            >
+              <KeepPlan findings={plan.findings} pending={create.isPending} onKeep={keep} />
+            </OrderBand>
+            <Trouble error={create.error} />
+          </>
+        }
+        stage={stage}
+        findings={plan.findings}
+        to={to}
+        aside={
+          <>
+            <Findings
+              findings={[...elsewhere, ...stageFindings]}
+              empty="Nothing to look at in this stage."
+              below={(finding) => <GoPast finding={finding} />}
+            />
+            <Figures figures={plan.figures[stage] ?? []} />
+          </>
+        }
+      >
+        <StageWork plan={plan} stage={stage} inputs={ofPart} choose={choose} />
+      </WorkScreen>
+    </DecidingHere>
   );
 }

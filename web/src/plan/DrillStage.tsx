@@ -19,6 +19,8 @@ import { Select } from 'antd';
 import { Length, Say } from '../ui/Length.js';
 import { withDrillChoice, type Choose } from './draft.js';
 import { FittingWays } from './FittingWays.js';
+import { BoreChoice } from './own/BoreChoice.js';
+import { OwnList } from './own/OwnList.js';
 
 interface DrillStageProps {
   part: PartPlan;
@@ -43,6 +45,7 @@ export function DrillStage({ part, inputs, choose }: DrillStageProps) {
         {all.length} {all.length === 1 ? 'bore' : 'bores'} in each of {part.pieces}, the bit is changed{' '}
         {bitChanges(all)}×
       </h2>
+      <OwnList part={part} workshop={inputs.workshop} kinds={['bit', 'depth']} />
       <ol className="bores">
         {crossDrilling.map((o, i) => (
           <Bore key={o.id} n={i + 1} bore={o} cross={o} inputs={inputs} choose={choose} first />
@@ -69,7 +72,7 @@ type Across = Pick<CrossOperation, 'x' | 'angle' | 'through' | 'fromEdge'>;
 
 interface BoreProps {
   n: number;
-  bore: BoredHole & Pick<DrillOperation, 'after' | 'room' | 'engagement'>;
+  bore: BoredHole & Partial<Pick<DrillOperation, 'hole' | 'after' | 'room' | 'engagement'>>;
   cross?: Across;
   inputs: PlanInputs;
   choose?: Choose;
@@ -162,6 +165,11 @@ function Bore({ n, bore: o, cross, inputs, choose, first }: BoreProps) {
             </>
           )}
         </p>
+        <BoreChoice
+          bore={o}
+          bits={inputs.workshop.bits}
+          blind={cross === undefined && o.hole?.through !== true}
+        />
         {first && o.moment && o.setup && (
           <MomentAndSetup bore={o} across={cross !== undefined} inputs={inputs} choose={choose} />
         )}

@@ -9,6 +9,7 @@ import {
   stepsOfPlan,
   type CarriedOver,
   type Plan,
+  type PlanOrder,
 } from '@compas/core';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
@@ -22,8 +23,15 @@ import { Say } from '../ui/Length.js';
 import { Trouble } from '../ui/Trouble.js';
 import { planning } from '../workers/usePlan.js';
 
+interface ReplanProps {
+  batch: BatchDetail;
+  /** the choices it is planned with */
+  order: PlanOrder;
+  onDone: () => void;
+}
+
 /** What would differ if the batch were planned with what the workshop owns now; then it can be. */
-export function Replan({ batch, onDone }: { batch: BatchDetail; onDone: () => void }) {
+export function Replan({ batch, order, onDone }: ReplanProps) {
   const workshop = useQuery(workshopQuery);
   const kits = useQuery(kitsQuery);
   const bundles = useQuery(dryingQuery);
@@ -35,11 +43,11 @@ export function Replan({ batch, onDone }: { batch: BatchDetail; onDone: () => vo
     if (!workshop.data || !kits.data || !bundles.data) return;
     const air = airOf(workshop.data.body);
     const drying = bundles.data.map(({ id, bundle }) => dryingWood(id, bundle, air));
-    const now = { ...inputs, workshop: workshop.data.body, stock: { kits: kits.data, drying } };
+    const now = { ...inputs, order, workshop: workshop.data.body, stock: { kits: kits.data, drying } };
     void planning()
       .plan(now)
       .then(setAfter, (error: Error) => setFailed(error));
-  }, [workshop.data, kits.data, bundles.data, inputs]);
+  }, [workshop.data, kits.data, bundles.data, inputs, order]);
   if (failed) return <p role="alert">▲ No plan could be made with what is there now: {failed.message}</p>;
   if (after === null) return null;
   const words = planDifference(plan, after);
@@ -55,7 +63,7 @@ export function Replan({ batch, onDone }: { batch: BatchDetail; onDone: () => vo
   );
   const again = () =>
     replan.mutate(
-      { id: batch.id, basedOn: batch.planVersion, ...inputs.order, schools: inputs.schools },
+      { id: batch.id, basedOn: batch.planVersion, ...order, schools: inputs.schools },
       { onSuccess: onDone },
     );
   return (

@@ -1,8 +1,13 @@
-import { runsOf, type PartPlan, type Step } from '@compas/core';
+import { minutesInWords, runsOf, type PartPlan, type Step, type Tool } from '@compas/core';
+import { useState } from 'react';
 import { Say } from '../ui/Length.js';
+import { useDeciding } from './own/deciding.js';
+import { StepChoice } from './own/StepChoice.js';
 
 /** How the piece is made, line by line: each set-up with what is done in it, and what holds the wood meanwhile. */
-export function RouteList({ part }: { part: PartPlan }) {
+export function RouteList({ part, tools = [] }: { part: PartPlan; tools?: readonly Tool[] }) {
+  const [open, setOpen] = useState<string | null>(null);
+  const canDecide = useDeciding() !== null;
   return (
     <ol className="route" aria-label="How it is made">
       {runsOf(part.steps).map((run) => {
@@ -21,6 +26,19 @@ export function RouteList({ part }: { part: PartPlan }) {
                     <span className="soft"> · piece {step.share.place} of the blank</span>
                   )}
                   {step.operation?.tool !== undefined && <> — {<Say text={step.operation.tool} />}</>}
+                  <span className="soft"> · {minutesInWords(step.minutes)}</span>
+                  {canDecide && (
+                    <button
+                      type="button"
+                      className="step-more"
+                      aria-expanded={open === step.id}
+                      aria-label={`Otherwise: ${step.title}`}
+                      onClick={() => setOpen(open === step.id ? null : step.id)}
+                    >
+                      otherwise
+                    </button>
+                  )}
+                  {open === step.id && <StepChoice step={step} tools={tools} onDone={() => setOpen(null)} />}
                   {step.words.map((words) => (
                     <p key={words}>
                       <Say text={words} />

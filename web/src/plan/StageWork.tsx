@@ -43,13 +43,13 @@ function Work({ plan, part, stage, inputs, choose, batchId }: StageWorkProps & {
     case 'turn':
       return <TurnStage plan={plan} inputs={inputs} />;
     case 'surface':
-      return <SurfaceStage part={part} />;
+      return <SurfaceStage part={part} workshop={inputs.workshop} />;
     case 'assemble':
       return <AssembleStage plan={plan} inputs={inputs} choose={choose} />;
     case 'time':
-      return <TimeStage plan={plan} />;
+      return <TimeStage plan={plan} inputs={inputs} />;
     default:
-      return <StockStage plan={plan} batchId={batchId} />;
+      return <StockStage plan={plan} inputs={inputs} batchId={batchId} />;
   }
 }
 

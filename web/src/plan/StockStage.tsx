@@ -5,6 +5,7 @@ import {
   type NeededThing,
   type PartPlan,
   type Plan,
+  type PlanInputs,
 } from '@compas/core';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
@@ -13,9 +14,17 @@ import { moveStock, stockQuery, type HeldStock } from '../api/stock.js';
 import { useChange } from '../api/useChange.js';
 import { Length, Say } from '../ui/Length.js';
 import { Trouble } from '../ui/Trouble.js';
+import { OwnList } from './own/OwnList.js';
+import { WasteChoice } from './own/WasteChoice.js';
+
+interface StockStageProps {
+  plan: Plan;
+  inputs: PlanInputs;
+  batchId?: string;
+}
 
 /** The blank: what to saw, and how its end is marked. */
-export function StockStage({ plan, batchId }: { plan: Plan; batchId?: string }) {
+export function StockStage({ plan, inputs, batchId }: StockStageProps) {
   const [part] = plan.parts;
   const { blank } = part;
   const form = part.centring?.form ?? 'square';
@@ -57,6 +66,8 @@ export function StockStage({ plan, batchId }: { plan: Plan; batchId?: string }) 
           </p>
         </div>
       </div>
+      <OwnList part={part} workshop={inputs.workshop} kinds={['waste']} />
+      <WasteChoice mount={part.mount} />
       <Needed things={thingsNeeded(plan)} />
     </div>
   );

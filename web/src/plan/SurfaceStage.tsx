@@ -1,10 +1,17 @@
-import { minutesInWords, type PartPlan } from '@compas/core';
+import { FINISH_CURE, minutesInWords, type PartPlan, type Workshop } from '@compas/core';
+import { CureChoice } from './own/CureChoice.js';
+import { GritsChoice } from './own/GritsChoice.js';
+import { OwnList } from './own/OwnList.js';
+
+const OF_SURFACE = ['grits', 'cure'] as const;
 
 /** Grit by grit, then coat by coat. */
-export function SurfaceStage({ part: { ladder, finish, speeds } }: { part: PartPlan }) {
+export function SurfaceStage({ part, workshop }: { part: PartPlan; workshop: Workshop }) {
+  const { ladder, finish, speeds } = part;
   const sanding = speeds.find((s) => s.stage === 'sand');
   return (
     <div className="column">
+      <OwnList part={part} workshop={workshop} kinds={OF_SURFACE} />
       <h2>
         {ladder.length === 0
           ? 'Straight from the tool'
@@ -26,10 +33,13 @@ export function SurfaceStage({ part: { ladder, finish, speeds } }: { part: PartP
           </span>
         ))}
       </div>
-      <p className="soft">
-        The same time with each grit. Reverse between grits if the lathe can; stop and go along the grain
-        before the next.
-      </p>
+      {ladder.length > 0 && (
+        <p className="soft">
+          The same time with each grit. Reverse between grits if the lathe can; stop and go along the grain
+          before the next.
+        </p>
+      )}
+      <GritsChoice abrasives={workshop.abrasives} ladder={ladder} />
       {finish ? (
         <>
           <h2>{finish.finish.name}</h2>
@@ -52,6 +62,7 @@ export function SurfaceStage({ part: { ladder, finish, speeds } }: { part: PartP
               ? `Cures ${minutesInWords(finish.cureMinutes)} before it is handled.`
               : 'May be handled at once.'}
           </p>
+          <CureChoice of={FINISH_CURE} what="the finish" minutes={finish.cureMinutes} />
         </>
       ) : (
         <p>No finish.</p>

@@ -9,12 +9,15 @@ import {
   type StepRun,
   wallMinutes,
   type Plan,
+  type PlanInputs,
   type Schedule,
 } from '@compas/core';
 import { clockWords } from '../ui/clock.js';
+import { OwnList } from './own/OwnList.js';
+import { StepMinutes } from './own/StepMinutes.js';
 
 /** When it will be ready, by every school, and how the steps lie in time. */
-export function TimeStage({ plan }: { plan: Plan }) {
+export function TimeStage({ plan, inputs }: { plan: Plan; inputs: PlanInputs }) {
   const chosen = chosenSchedule(plan);
   const schedules = schedulesOf(plan);
   const from = wallMinutes(chosen.start);
@@ -64,6 +67,13 @@ export function TimeStage({ plan }: { plan: Plan }) {
         Solid: hands on, first piece to last. Hatched: waiting. Inside the working hours of the workshop, one
         maker.
       </p>
+      <OwnList
+        part={plan.parts[0]}
+        workshop={inputs.workshop}
+        kinds={['minutes']}
+        more={plan.item?.own ?? []}
+      />
+      <StepMinutes plan={plan} />
     </div>
   );
 }

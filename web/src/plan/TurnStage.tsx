@@ -4,14 +4,20 @@ import {
   type Plan,
   type PlanInputs,
   SPEED_SCHOOLS,
-  type SpeedChoice,
+  type SpeedChoice as StageSpeed,
   stageSpeeds,
 } from '@compas/core';
+import { CutOrder } from './own/CutOrder.js';
+import { OwnList } from './own/OwnList.js';
+import { SpeedChoice } from './own/SpeedChoice.js';
 import { RouteList } from './RouteList.js';
+
+const OF_TURNING = ['tool', 'before', 'speed', 'minutes', 'extra', 'without'] as const;
 
 /** Order of cuts with its tools, and the speed of each stage by every school. */
 export function TurnStage({ plan, inputs }: { plan: Plan; inputs: PlanInputs }) {
   const [part] = plan.parts;
+  const isUsualOrder = !part.own?.some(({ way }) => way.decides.kind === 'before');
   const others = keysOf(SPEED_SCHOOLS).filter((school) => school !== plan.schools.speed);
   const clipped = clipsCorners(part.pieces, part.outline, inputs.order.stockForm);
   const compared = others.map((school) => ({
@@ -21,13 +27,18 @@ export function TurnStage({ plan, inputs }: { plan: Plan; inputs: PlanInputs }) 
   return (
     <div className="column">
       <h2>
-        {part.cuts.length} cuts, {part.toolChanges} changes of tool
+        {part.cuts.length} cuts, {part.toolChanges} {part.toolChanges === 1 ? 'change' : 'changes'} of tool
       </h2>
       <p className="soft">
-        The end far from the drive first, so that the wood behind each cut stays thick; always downhill. Each
-        place is sized just before it is cut.
+        {isUsualOrder
+          ? 'The end far from the drive first, so that the wood behind each cut stays thick; always'
+          : 'In your order; always'}{' '}
+        downhill. Each place is sized just before it is cut.
       </p>
-      <RouteList part={part} />
+      <OwnList part={part} workshop={inputs.workshop} kinds={OF_TURNING} />
+      <CutOrder part={part} findings={plan.findings} />
+      <h2>Step by step</h2>
+      <RouteList part={part} tools={inputs.workshop.tools} />
       <h2>Speeds</h2>
       <table className="table">
         <thead>
@@ -63,11 +74,12 @@ export function TurnStage({ plan, inputs }: { plan: Plan; inputs: PlanInputs }) 
           ))}
         </tbody>
       </table>
+      <SpeedChoice speeds={part.speeds} drive={inputs.workshop.lathe.drive} />
     </div>
   );
 }
 
-function Speed({ speed }: { speed: SpeedChoice | undefined }) {
+function Speed({ speed }: { speed: StageSpeed | undefined }) {
   if (!speed) return null;
   if (speed.rpm === null) return speed.words;
   return (

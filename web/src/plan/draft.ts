@@ -1,5 +1,6 @@
 import {
   BATCHING_SCHOOLS,
+  DECISION_KINDS,
   DRILL_MOMENTS,
   DRILL_SETUPS,
   type DrillChoice,
@@ -8,6 +9,7 @@ import {
   materialById,
   MOUNT_KINDS,
   nextWholeHour,
+  type OwnWay,
   type Part,
   type PartChoices,
   type PatternBody,
@@ -44,6 +46,7 @@ const OF_PART: ReadonlySet<string> = new Set([
   'form',
   'holes',
   'datum',
+  'ways',
 ]);
 /** The address says that one part is made by itself. */
 export const ONLY = 'part';
@@ -120,13 +123,38 @@ function fittingOf(of: (key: string) => string | null): Partial<PartChoices> {
   const stockForm = STOCK_FORMS.find((f) => f === of('form'));
   const drilling = drillChoices(of('holes'));
   const datum = of('datum');
+  const ways = waysIn(of('ways'));
   return {
     ...(fitting ? { fitting } : {}),
     ...(stockForm ? { stockForm } : {}),
     ...(drilling.length > 0 ? { drilling } : {}),
     ...(datum === null ? {} : { datum }),
+    ...(ways.length > 0 ? { ways } : {}),
   };
 }
+
+/** What is decided otherwise, in an address; what cannot be read there is left out. */
+export function waysIn(text: string | null): OwnWay[] {
+  if (text === null) return [];
+  try {
+    const read: unknown = JSON.parse(text);
+    return Array.isArray(read) ? read.filter(isWay) : [];
+  } catch {
+    return [];
+  }
+}
+
+function isWay(value: unknown): value is OwnWay {
+  const { id, decides, why, by, at } = (value ?? {}) as Partial<Record<keyof OwnWay, unknown>>;
+  const { kind } = (decides ?? {}) as { kind?: unknown };
+  return (
+    [id, why, by, at].every((text) => typeof text === 'string') && DECISION_KINDS.some((k) => k === kind)
+  );
+}
+
+/** The same for the address; nothing where all is usual. */
+export const waysText = (ways: readonly OwnWay[]): string | null =>
+  ways.length === 0 ? null : JSON.stringify(ways);
 
 /** Choices for single holes in an address: hole!moment!set-up, one after another. */
 const HOLES = ';';

@@ -28,7 +28,7 @@ function shown(change: (workshop: Workshop) => void, sawn = [1, 2]) {
     [`POST /api/batches/${batch.id}/plans`]: () => ({ body: batch }),
   });
   const onDone = jest.fn();
-  shownInApp(<Replan batch={batch} onDone={onDone} />);
+  shownInApp(<Replan batch={batch} order={batch.snapshot.inputs.order} onDone={onDone} />);
   return { asked, onDone };
 }
 

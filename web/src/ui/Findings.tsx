@@ -1,4 +1,5 @@
 import type { Finding, Severity } from '@compas/core';
+import type { ReactNode } from 'react';
 import { Say } from './Length.js';
 
 /** Each severity has a sign and a word, so that it does not rest on its colour. */
@@ -8,8 +9,15 @@ const SEVERITY: Record<Severity, { sign: string; word: string }> = {
   note: { sign: '●', word: 'Note' },
 };
 
+interface FindingsProps {
+  findings: readonly Finding[];
+  empty: string;
+  /** what can be done about one, below it */
+  below?: (finding: Finding) => ReactNode;
+}
+
 /** Findings, the most serious first. */
-export function Findings({ findings, empty }: { findings: readonly Finding[]; empty: string }) {
+export function Findings({ findings, empty, below }: FindingsProps) {
   if (findings.length === 0) return <p className="soft">{empty}</p>;
   return (
     <div aria-label="Findings" role="list">
@@ -29,6 +37,7 @@ export function Findings({ findings, empty }: { findings: readonly Finding[]; em
             <p className="remedy">
               <Say text={finding.remedy} />
             </p>
+            {below?.(finding)}
           </div>
         </div>
       ))}

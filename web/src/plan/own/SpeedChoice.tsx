@@ -1,0 +1,50 @@
+import type { Drive, SpeedChoice as Speed, TurningStage } from '@compas/core';
+import { InputNumber, Select } from 'antd';
+import { useState } from 'react';
+import { Otherwise } from './Otherwise.js';
+
+/** Another speed for one stage: one of the belt's, or any that the motor has. */
+export function SpeedChoice({ speeds, drive }: { speeds: readonly Speed[]; drive: Drive }) {
+  const [stage, setStage] = useState<TurningStage>('shape');
+  const now = speeds.find((s) => s.stage === stage)?.rpm ?? null;
+  const [rpm, setRpm] = useState<number | null>(null);
+  if (drive.kind === 'treadle') return null;
+  const set = rpm ?? now;
+  return (
+    <Otherwise
+      label="Set another speed"
+      wanted={() => (set === null ? null : { kind: 'speed', stage, rpm: set })}
+      carries={`every ${stage === 'rough' ? 'roughing' : `“${stage}”`}, whatever its size`}
+    >
+      <Select<TurningStage>
+        aria-label="Speed to"
+        value={stage}
+        onChange={(wanted) => {
+          setStage(wanted);
+          setRpm(null);
+        }}
+        className="w-word"
+        options={speeds.map((s) => ({ value: s.stage, label: `to ${s.stage}` }))}
+      />
+      {drive.kind === 'pulleys' ? (
+        <Select
+          aria-label="rpm"
+          value={set}
+          onChange={setRpm}
+          className="w-word"
+          options={drive.speeds.map((s) => ({ value: s, label: `${s} rpm` }))}
+        />
+      ) : (
+        <InputNumber
+          aria-label="rpm"
+          value={set}
+          min={drive.slowest}
+          max={drive.fastest}
+          precision={0}
+          onChange={setRpm}
+          suffix="rpm"
+        />
+      )}
+    </Otherwise>
+  );
+}
