@@ -14,6 +14,8 @@ import { KitService } from '../hardware/kit.service.js';
 import type { PatternView } from '../pattern/pattern.dto.js';
 import { PatternService } from '../pattern/pattern.service.js';
 import { SampleService } from '../pattern/sample.service.js';
+import type { OwnWayDto } from '../workshop/ownWay.dto.js';
+import { WorkshopService } from '../workshop/workshop.service.js';
 import { demoPatterns } from './patterns.js';
 import { demoBundles, demoStock } from './stock.js';
 import { oldFinialSample } from './samples.js';
@@ -40,6 +42,7 @@ export class DemoService {
     private readonly transaction: WorkshopTransaction,
     private readonly kits: KitService,
     private readonly patterns: PatternService,
+    private readonly workshop: WorkshopService,
     private readonly batches: BatchService,
     private readonly events: EventStore,
     private readonly samples: SampleService,
@@ -147,13 +150,32 @@ export class DemoService {
       deviation: spread,
       check: stopperCheck,
     });
-    await this.order(lightPull, 'Marrowfield Guesthouse', 20, now + DAY, now + 14 * DAY, 'wax');
+    await this.order(lightPull, 'Marrowfield Guesthouse', 20, now + DAY, now + 14 * DAY, 'wax', {
+      ways: [notSanded(now)],
+    });
     await this.order(handle, 'Hobb Lane Allotments', 14, now + 2 * DAY, now + 20 * DAY, 'oil');
     await this.order(stopper, 'Sedgewater Inn', 18, now + 3 * DAY, now + 24 * DAY, 'polish');
+    await this.loadMore(patterns, now);
     await this.loadTops(
       patterns.find((p) => p.body.kind === 'top' && p.body.parts.length > 2),
       now,
     );
+  }
+
+  /** A leg that stays square, a spoon about two axes, and dibbers planned for the treadle lathe in the yard. */
+  private async loadMore(patterns: PatternView[], now: number): Promise<void> {
+    const named = (name: string) => {
+      const found = patterns.find((p) => p.name === name);
+      if (!found) throw new Error(`The demo pattern “${name}” is missing.`);
+      return found;
+    };
+    await this.order(named('Footstool leg'), 'Hobb Lane Allotments', 4, now + DAY, now + 18 * DAY, 'oil');
+    await this.order(named('Tea caddy spoon'), 'Sedgewater Inn', 3, now + DAY, now + 16 * DAY, 'oil');
+    const { name, version, body } = await this.workshop.show();
+    const yard = { ...body, lathe: { ...body.lathe, drive: { kind: 'treadle' as const } } };
+    await this.workshop.change(name, yard, version);
+    await this.order(named('Garden dibber'), 'Hobb Lane Allotments', 4, now + DAY, now + 12 * DAY, 'oil');
+    await this.workshop.change(name, body, version + 1);
   }
 
   /** Items of several parts, half run: two are together, one cures, and one body was lost on the way. */
@@ -184,6 +206,7 @@ export class DemoService {
     start: number,
     due: number,
     finishId: string,
+    choices: Partial<NewBatchDto> = {},
   ) {
     const dto: NewBatchDto = {
       patternId: pattern.id,
@@ -199,6 +222,7 @@ export class DemoService {
       mount: null,
       ...wholeItems(pattern.body, finishId),
       schools: { speed: 'rpm-diameter', batching: 'by-operation' },
+      ...choices,
     };
     return this.batches.create(dto);
   }
@@ -224,6 +248,15 @@ function wholeItems({ parts: [_, ...rest] }: PatternBody, finishId: string): Pic
     })),
   };
 }
+
+/** An order with a way of its own: its texture and its lines are to stay crisp. */
+const notSanded = (now: number): OwnWayDto => ({
+  id: 'crisp-caps',
+  decides: { kind: 'grits', grits: [], burnish: true } as OwnWayDto['decides'],
+  why: 'Sanding blurs the texture of the caps; the skew leaves them clean',
+  by: DEMO_OWNER.name,
+  at: new Date(now).toISOString(),
+});
 
 /** The seam under a fingernail, and how tall it stands; one stopper of the lot caught. */
 const stopperCheck = (piece: number, checkId: string): { passed: boolean; value?: number } =>

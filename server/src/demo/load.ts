@@ -4,6 +4,7 @@ import { AppModule } from '../app.module.js';
 import { AccessModule } from '../access/access.module.js';
 import { BatchModule } from '../batch/batch.module.js';
 import { DryingModule } from '../drying/drying.module.js';
+import { WorkshopModule } from '../workshop/workshop.module.js';
 import { StockModule } from '../stock/stock.module.js';
 import { HardwareModule } from '../hardware/hardware.module.js';
 import { PatternModule } from '../pattern/pattern.module.js';
@@ -25,6 +26,7 @@ class DemoModule {
         PatternModule,
         StockModule,
         DryingModule,
+        WorkshopModule,
       ],
       providers: [DemoService],
     };

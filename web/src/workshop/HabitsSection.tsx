@@ -11,6 +11,7 @@ import { Button, Input, InputNumber, Select, TimePicker } from 'antd';
 import dayjs from 'dayjs';
 import { LengthInput } from '../ui/LengthInput.js';
 import { choicesOf } from '../ui/choices.js';
+import { OwnHabits } from './OwnHabits.js';
 import { ALLOWANCE_WORDS, BAND_WORDS, HABIT_WORDS, SCHOOL_WORDS } from './words.js';
 
 interface SectionProps {
@@ -93,6 +94,7 @@ export function HabitsSection({ workshop, onChange }: SectionProps) {
           />
         ))}
       </div>
+      <OwnHabits workshop={workshop} onChange={onChange} />
     </section>
   );
 }

@@ -15,6 +15,8 @@ import { LatheSection } from './LatheSection.js';
 import { SawingSection } from './SawingSection.js';
 
 let workshop: Workshop;
+/** what it has beside what a new one has */
+let owned: Partial<Workshop> = {};
 
 /** A section of the workshop, edited in place. */
 function Bench({
@@ -22,7 +24,7 @@ function Bench({
 }: {
   Section: ComponentType<{ workshop: Workshop; onChange: (w: Workshop) => void }>;
 }) {
-  const [now, setNow] = useState(newWorkshop('UTC', 'mm'));
+  const [now, setNow] = useState({ ...newWorkshop('UTC', 'mm'), ...owned });
   workshop = now;
   return <Section workshop={now} onChange={setNow} />;
 }
@@ -135,5 +137,35 @@ describe('the lathe', () => {
     fireEvent.blur(slowest);
     expect(workshop.lathe.drive).toMatchObject({ kind: 'range', slowest: 333 });
     expect(within(document.body).getByLabelText('Fastest, rpm')).toBeTruthy();
+  });
+});
+
+describe('what is always done one’s own way', () => {
+  const habit = (id: string, more: object) => ({
+    id,
+    decides: { kind: 'grits', grits: [], burnish: false } as const,
+    why: 'crisp beads',
+    by: 'Ines',
+    at: '2026-03-01T08:00:00.000Z',
+    ...more,
+  });
+  afterEach(() => (owned = {}));
+
+  it('stands among the habits with its wood, who, when and why, and is taken back one by one', () => {
+    owned = { ways: [habit('a', { materialId: 'maple' }), habit('b', { why: '' })] };
+    shown(HabitsSection);
+    const list = screen.getByRole('list', { name: 'Always done your way' });
+    const lines = within(list).getAllByRole('listitem');
+    expect(lines[0]?.textContent).toMatch(
+      /^no sanding · everything in hard maple · Ines, Sun 1 Mar · “crisp beads”/,
+    );
+    expect(lines[1]?.textContent).toContain('everything made here');
+    fireEvent.click(within(lines[0]!).getByRole('button', { name: 'Never again: no sanding' }));
+    expect(workshop.ways?.map((w) => w.id)).toEqual(['b']);
+  });
+
+  it('where there is none, it says where one is made', () => {
+    shown(HabitsSection);
+    expect(screen.getByText(/is decided on a plan/)).toBeTruthy();
   });
 });
