@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { enterDemo } from './door.js';
+import { enterDemo, goPast } from './door.js';
 
 test.beforeEach(({ page }) => enterDemo(page));
 
@@ -214,3 +214,48 @@ for (const { width, height, strip } of [
     await expect(page.locator('.run-bar .run-go')).toBeVisible();
     expect((await readFromAfar(page)).go.x).toBeLessThan(width / 2);
   });
+
+test('a neck that came out thin is mended: it stays so, with a step for this piece alone, and the twins say it', async ({
+  page,
+}) => {
+  await page.getByRole('link', { name: 'Patterns' }).click();
+  await page
+    .locator('.shelf')
+    .getByRole('link', { name: /Dovecote carafe stopper/ })
+    .click();
+  await page.getByRole('button', { name: 'Order some' }).click();
+  await page.getByLabel('How many').fill('2');
+  await page.getByLabel('How many').press('Tab');
+  await page.getByRole('button', { name: 'Keep the plan' }).click();
+  await page.getByRole('link', { name: 'To the lathe' }).click();
+  await page.getByLabel('Steps of this piece').getByRole('button', { name: 'Measure' }).click();
+  await goPast(page);
+
+  // every place is on size but the neck
+  const place = page.locator('.run-reading label');
+  await expect(place).toBeVisible();
+  for (let left = 12; left > 0 && (await place.isVisible()); left--) {
+    const label = (await place.textContent()) ?? '';
+    const wanted = parseFloat((await page.locator('.run-figure').textContent()) ?? '');
+    await page.getByLabel(label).fill((label.includes('neck') ? wanted - 1.2 : wanted).toFixed(2));
+    await page.keyboard.press('Enter');
+    await expect(place.filter({ hasText: label })).toHaveCount(0);
+  }
+  await page.getByRole('button', { name: 'Mend this piece' }).click();
+  const form = page.getByRole('region', { name: 'Mend this piece' });
+  await form.getByRole('button', { name: /^It stays so: neck/ }).click();
+  await form.getByLabel('What is done to it alone').fill('Burn a line round the neck');
+  await form.getByRole('radio', { name: 'lathe' }).click();
+  await form.getByRole('button', { name: 'Add this step' }).click();
+  await form.getByRole('button', { name: /^Mend .* so$/ }).click();
+
+  const steps = page.getByLabel('Steps of this piece');
+  await expect(steps).toContainText('Burn a line round the neck');
+  await page.getByRole('button', { name: /^Piece 2,/ }).click();
+  await expect(page.locator('.run-piece')).toContainText('piece 2');
+  await expect(steps).not.toContainText('Burn a line round the neck');
+
+  await page.getByRole('link', { name: /^← / }).click();
+  await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: 'Twins' }).click();
+  await expect(page.locator('.twins-words')).toContainText('Piece 1: mended, and keeps a size of its own.');
+});

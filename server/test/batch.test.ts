@@ -189,6 +189,32 @@ describe('events', () => {
     expect(await eventsOf(owner, batch)).toEqual([sent]);
   });
 
+  it('that mend a piece come back whole; what mends it badly said is set aside', async () => {
+    const batch = await newBatch(owner);
+    const mend = {
+      kind: 'mended' as const,
+      stepId: AFTER_SAW,
+      partId: 'part1',
+      steps: [{ title: 'Glue a sleeve on', words: '', place: 'bench' as const, minutes: 5 }],
+      again: [SAW],
+      keeps: [{ stationId: 'e2.bottom', mm: 18.2 }],
+      why: 'thin',
+    };
+    const nowhere = { ...mend, steps: [{ ...mend.steps[0], place: 'moon' }] } as unknown as RunEventBody;
+    const sent = await send(batch, [done(SAW), event(mend), event(nowhere)]).expect(200);
+    expect(sent.body).toMatchObject({
+      stored: 2,
+      setAside: [{ why: expect.stringContaining('moon') as string }],
+    });
+    expect((await eventsOf(owner, batch)).map((e) => e.body)).toContainEqual(mend);
+    // what is done again counts as open
+    const { body } = await owner.get('/api/batches').expect(200);
+    const row = (body as { batches: { id: string; stepsDone: number }[] }).batches.find(
+      (b) => b.id === batch.id,
+    );
+    expect(row?.stepsDone).toBe(0);
+  });
+
   it('that are malformed or of no piece are set aside visibly; the rest is stored', async () => {
     const batch = await newBatch(owner);
     const broken = { ...done(SAW), body: { kind: 'done', stepId: SAW, extra: 1 } };

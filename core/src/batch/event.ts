@@ -1,3 +1,8 @@
+import type { OwnStep } from '../workshop/index.js';
+
+/** A step that mends one piece, in the maker's words. */
+export type MendStep = Pick<OwnStep, 'title' | 'words' | 'place' | 'minutes'>;
+
 /** What a maker records at the bench. Events are only ever added; a correction is another event. */
 export type RunEventBody =
   | { kind: 'started'; stepId: string }
@@ -22,6 +27,19 @@ export type RunEventBody =
   | { kind: 'noted'; stepId: string; words: string; photo?: string }
   /** pieces that become one item with the piece it is recorded on, by their numbers */
   | { kind: 'joined'; stepId: string; pieces: number[] }
+  /**
+   * what is done to this piece alone before it goes on from a step: own steps, steps of the plan that are done again, and
+   * sizes that it keeps as they came out, mm
+   */
+  | {
+      kind: 'mended';
+      stepId: string;
+      partId: string;
+      steps: MendStep[];
+      again: string[];
+      keeps: { stationId: string; mm: number }[];
+      why: string;
+    }
   /** a step that was called done by mistake */
   | { kind: 'reopened'; stepId: string };
 

@@ -2,7 +2,7 @@ import type { Step } from '../route/index.js';
 import { concerns } from './lots.js';
 import type { PieceProgress } from './pieceProgress.js';
 
-type Proving = Pick<Step, 'id' | 'partId' | 'share' | 'checks'>;
+type Proving = Pick<Step, 'id' | 'partId' | 'share' | 'only' | 'checks'>;
 
 /** The steps of a piece in which something was tried or checked and did not hold when it was last looked at. */
 export function failedIn<S extends Proving>(steps: readonly S[], piece: PieceProgress): S[] {

@@ -1,6 +1,7 @@
 export { localTime, wallMinutes } from './workingTime.js';
 export { type Schedule, scheduleBatch } from './schedule.js';
-export type { RunEvent, RunEventBody, RunEventKind } from './event.js';
+export type { MendStep, RunEvent, RunEventBody, RunEventKind } from './event.js';
+export { withMends } from './mends.js';
 export {
   type BatchProgress,
   type Hold,

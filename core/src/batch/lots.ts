@@ -22,7 +22,7 @@ export interface BatchPiece {
   inBlank: number;
 }
 
-type Sharing = Pick<Step, 'share' | 'partId'>;
+type Sharing = Pick<Step, 'share' | 'partId' | 'only'>;
 
 /** How many pieces of a part lie in one blank by a plan's steps. */
 export const piecesInBlank = (steps: readonly Sharing[], partId: string): number =>
@@ -88,11 +88,16 @@ export function batchPieces(lots: readonly Lot[], steps: readonly Sharing[]): Ba
 }
 
 /** Whether a step is one of a piece's own, or of its whole blank. */
-export const concerns = ({ share, partId }: Sharing, piece: Pick<BatchPiece, 'partId' | 'place'>): boolean =>
-  partId === piece.partId && (share === undefined || share.place === null || share.place === piece.place);
+export const concerns = (
+  { share, partId, only }: Sharing,
+  piece: Pick<BatchPiece, 'partId' | 'place' | 'piece'>,
+): boolean =>
+  partId === piece.partId &&
+  (only === undefined || only === piece.piece) &&
+  (share === undefined || share.place === null || share.place === piece.place);
 
 /** The steps a piece goes through: its own and those of its whole blank. */
 export const stepsOfPiece = <S extends Sharing>(
   steps: readonly S[],
-  piece: Pick<BatchPiece, 'partId' | 'place'>,
+  piece: Pick<BatchPiece, 'partId' | 'place' | 'piece'>,
 ): S[] => steps.filter((s) => concerns(s, piece));

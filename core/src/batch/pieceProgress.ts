@@ -14,6 +14,10 @@ export interface PieceProgress extends BatchPiece {
   rejected: { stepId: string; cause: string; at: string } | null;
   /** places in its blank where nothing is made any more: what was to be done there holds nothing up */
   given: Set<number>;
+  /** sizes that it keeps as they came out, by station, mm */
+  keeps: Map<string, number>;
+  /** how it was mended, oldest first */
+  mends: { stepId: string; why: string; at: string }[];
   /** what was noted on it, oldest first */
   notes: { stepId: string; words: string; photo?: string; at: string }[];
   /** join → numbers of the pieces that were put to this one in it */

@@ -22,6 +22,8 @@ const progress = (done: Record<string, number>, rest: Partial<PieceProgress> = {
   place: 1,
   inBlank: 1,
   notes: [],
+  keeps: new Map(),
+  mends: [],
   joined: new Map(),
   carriedBy: null,
   partners: new Map(),

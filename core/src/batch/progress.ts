@@ -56,6 +56,8 @@ function emptyPieces(
       checked: new Map(),
       rejected: null,
       notes: [],
+      keeps: new Map(),
+      mends: [],
       joined: new Map(),
       carriedBy: null,
       partners: NOBODY,
@@ -142,11 +144,31 @@ function play({ pieces, readings }: BatchProgress, { id, piece, at, body }: RunE
         if (part) part.carriedBy = piece;
       }
       return;
+    case 'mended':
+      mend(pieces, state, body, at);
+      return;
     case 'reopened':
       state.done.delete(body.stepId);
       comeApart(pieces, state, body.stepId);
       return;
   }
+}
+
+/** What is done again is open again, and what did not hold is to be tried anew. */
+function mend(
+  pieces: readonly PieceProgress[],
+  state: PieceProgress,
+  { stepId, again, keeps, why }: Extract<RunEvent['body'], { kind: 'mended' }>,
+  at: string,
+): void {
+  for (const id of again) {
+    state.done.delete(id);
+    comeApart(pieces, state, id);
+  }
+  for (const [id, fits] of state.tried) if (!fits) state.tried.delete(id);
+  for (const [id, held] of state.checked) if (!held) state.checked.delete(id);
+  for (const { stationId, mm } of keeps) state.keeps.set(stationId, mm);
+  state.mends.push({ stepId, why, at });
 }
 
 /** Whoever was first has it: a piece is in one item only, and in none of itself. */
@@ -175,7 +197,7 @@ export interface Hold {
 /** What of a step decides whether it may be done. */
 export type OrderedStep = Pick<
   Step,
-  'id' | 'partId' | 'title' | 'locks' | 'wait' | 'run' | 'prepares' | 'share' | 'takes' | 'checks'
+  'id' | 'partId' | 'title' | 'locks' | 'wait' | 'run' | 'prepares' | 'share' | 'only' | 'takes' | 'checks'
 >;
 
 /** How long a step must wait for one that locks it, minutes: what it waits for, or in plans without a route all of it. */

@@ -29,5 +29,5 @@ export function restOfRun(steps: readonly Step[], stepId: string, piece: PiecePr
 const isOpen = (step: Step | undefined, { done, given }: PieceProgress): boolean =>
   step !== undefined && !done.has(step.id) && !given.has(step.share?.place ?? 0);
 
-const asks = ({ measures, trialFit, checks = [], takes = [] }: Step): boolean =>
-  measures.length > 0 || trialFit || checks.length > 0 || takes.length > 0;
+const asks = ({ measures, trialFit, checks = [], takes = [], only }: Step): boolean =>
+  only !== undefined || measures.length > 0 || trialFit || checks.length > 0 || takes.length > 0;

@@ -175,3 +175,33 @@ describe('a piece on which a check or a fit did not hold', () => {
     expect(gone.state).toBe('twins');
   });
 });
+
+describe('a mended piece that keeps a size of its own', () => {
+  const stations = [station('neck', 12), station('collar', 30)];
+  const readings = [1, 2].flatMap((piece) => [
+    { piece, stationId: 'neck', mm: piece === 1 ? 10.8 : 12 },
+    { piece, stationId: 'collar', mm: 30 },
+  ]);
+  const judged = (keeps?: ReadonlyMap<string, number>) =>
+    inspectTwins(stations, readings, [
+      { piece: 1, rejected: false, ...(keeps ? { keeps } : {}) },
+      { piece: 2, rejected: false },
+    ]);
+
+  it('is held against that size, and is the odd one out, said as mended', () => {
+    const { pieces, sentences } = judged(new Map([['neck', 10.8]]));
+    expect(pieces.map((p) => [p.verdict, p.mended])).toEqual([
+      ['odd one out', true],
+      ['good', false],
+    ]);
+    expect(pieces[0]?.judgements[0]?.judgement.verdict).toBe('good');
+    expect(sentences).toContain('Piece 1: mended, and keeps a size of its own.');
+    expect(sentences.join()).not.toContain('thin where it is only seen');
+  });
+
+  it('where it comes out otherwise once more, is judged by that', () =>
+    expect(judged(new Map([['neck', 12.6]])).pieces[0]?.judgements[0]?.judgement.verdict).toBe('thin'));
+
+  it('without a mend it is thin', () =>
+    expect(judged().sentences.join()).toContain('thin where it is only seen'));
+});

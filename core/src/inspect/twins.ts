@@ -18,6 +18,8 @@ export interface InspectedPiece {
   /** null until every station has been measured */
   verdict: PieceVerdict | null;
   judgements: { station: Station; reading: number; judgement: Judgement }[];
+  /** it was mended and keeps a size of its own */
+  mended: boolean;
 }
 
 type PieceVerdict = 'good' | 'rework' | 'scrap' | 'odd one out';
@@ -49,6 +51,8 @@ interface Inspecting {
   piece: number;
   rejected: boolean;
   failed?: string | null;
+  /** sizes that it keeps as they came out, by station, mm */
+  keeps?: ReadonlyMap<string, number>;
 }
 
 /**
@@ -83,7 +87,7 @@ function latestReadings(readings: readonly StationReading[]): Map<string, number
 }
 
 function inspectPiece(
-  { piece, rejected, failed = null }: Inspecting,
+  { piece, rejected, failed = null, keeps = new Map<string, number>() }: Inspecting,
   stations: readonly Station[],
   latest: Map<string, number>,
 ): InspectedPiece {
@@ -91,15 +95,22 @@ function inspectPiece(
     const reading = latest.get(keyOf(piece, station.id));
     return reading === undefined
       ? []
-      : [{ station, reading, judgement: judge(reading, station, 'finished') }];
+      : [{ station, reading, judgement: judge(reading, keptSize(station, keeps), 'finished') }];
   });
   return {
     piece,
     rejected,
     failed,
-    verdict: rejected ? 'scrap' : pieceVerdict(judgements, stations.length, failed !== null),
+    verdict: rejected ? 'scrap' : pieceVerdict(judgements, stations.length, failed !== null, keeps.size > 0),
     judgements,
+    mended: keeps.size > 0,
   };
+}
+
+/** A station as it is wanted of a piece that keeps what it came out as. */
+function keptSize(station: Station, keeps: ReadonlyMap<string, number>): Station {
+  const mm = keeps.get(station.id);
+  return mm === undefined ? station : { ...station, finished: mm, cutTo: mm };
 }
 
 /** Whatever the diameters say, a piece that failed a check or did not fit is not good. Thin where it mates is scrap; fat anywhere can be cut again; thin where it is only seen is odd. */
@@ -107,6 +118,7 @@ function pieceVerdict(
   judgements: InspectedPiece['judgements'],
   stations: number,
   failed: boolean,
+  mended: boolean,
 ): PieceVerdict | null {
   const has = (verdict: string, mating?: boolean) =>
     judgements.some(
@@ -115,7 +127,8 @@ function pieceVerdict(
   if (has('thin', true)) return 'scrap';
   if (failed || has('fat')) return 'rework';
   if (has('thin')) return 'odd one out';
-  return judgements.length < stations ? null : 'good';
+  if (judgements.length < stations) return null;
+  return mended ? 'odd one out' : 'good';
 }
 
 function spreadOf(
@@ -181,7 +194,14 @@ function pieceSentences(pieces: readonly InspectedPiece[]): string[] {
       .filter((p) => !p.rejected && p.failed !== null)
       .map((p) => `Piece ${p.piece}: ${p.failed}: it did not hold; cut again, mend it, or reject it.`),
     ...say(list('scrap'), 'too thin to meet its hardware.'),
-    ...say(list('odd one out'), 'thin where it is only seen; accept as the odd one out or make another.'),
+    ...say(
+      pieces.filter((p) => !p.rejected && p.mended).map((p) => p.piece),
+      'mended, and keeps a size of its own.',
+    ),
+    ...say(
+      list('odd one out').filter((n) => !pieces.some((p) => p.piece === n && p.mended)),
+      'thin where it is only seen; accept as the odd one out or make another.',
+    ),
     ...say(
       pieces.filter((p) => p.rejected).map((p) => p.piece),
       'rejected at the bench.',

@@ -15,6 +15,7 @@ export { type Alternative, alternatives, type Otherwise, otherwise, type Outcome
 export { type PlanSnapshot, snapshotOf } from './snapshot.js';
 export { type CarriedOver, carriedOver } from './carriedOver.js';
 export { planDifference } from './planDifference.js';
+export { type OffSize, spoilt, type Spoilt } from './spoilt.js';
 export {
   type NextStep,
   type PartLine,

@@ -15,7 +15,9 @@ export function runsOf(steps: readonly Step[]): StepRun[] {
   const runs: Step[][] = [];
   for (const step of steps) {
     const last = runs.at(-1);
-    if (last && step.run !== undefined && last[0]?.run === step.run) last.push(step);
+    // what mends one piece stands for itself
+    const same = step.run !== undefined && last?.[0]?.run === step.run && last[0]?.only === step.only;
+    if (last && same) last.push(step);
     else runs.push([step]);
   }
   return runs.flatMap((run) => (run[0] ? [{ id: run[0].id, title: titleOf(run), steps: run }] : []));

@@ -73,6 +73,8 @@ export interface Step {
   takes?: string[];
   /** it is done to the put-together item, which its piece carries from then on */
   item?: true;
+  /** of one piece alone, by its number: what mends it */
+  only?: number;
   /** what it does to the wood; plans made before there were routes have none */
   operation?: Operation;
 }

@@ -1,4 +1,11 @@
-import type { RunEvent, RunEventBody, RunEventKind } from '@compas/core';
+import {
+  PLACES,
+  type MendStep,
+  type Place,
+  type RunEvent,
+  type RunEventBody,
+  type RunEventKind,
+} from '@compas/core';
 import { ApiProperty } from '@nestjs/swagger';
 import { plainToInstance } from 'class-transformer';
 import {
@@ -16,9 +23,11 @@ import {
   ChoiceField,
   CoreType,
   IdField,
+  ListField,
   NumberField,
   ObjectField,
   TextField,
+  TextsField,
 } from '../edge/fields.js';
 import { fieldProblems } from '../edge/validation.js';
 
@@ -108,6 +117,25 @@ class NotedDto extends EventBodyDto implements Of<'noted'> {
   @Words() words: string;
   @Photo() photo?: string;
 }
+class MendStepDto implements MendStep {
+  @TextField({ min: 1, max: 80 }) title: string;
+  @TextField({ max: 500 }) words: string;
+  @ChoiceField(PLACES) place: Place;
+  @NumberField({ min: 0, max: 10_000 }) minutes: number;
+}
+class KeptSizeDto {
+  @StepId() stationId: string;
+  @Measured() mm: number;
+}
+class MendedDto extends EventBodyDto implements Of<'mended'> {
+  declare kind: 'mended';
+  @StepId() stepId: string;
+  @TextField({ min: 1, max: 60 }) partId: string;
+  @ListField(() => MendStepDto, { max: 20 }) steps: MendStepDto[];
+  @TextsField({ max: 120, most: 200 }) again: string[];
+  @ListField(() => KeptSizeDto, { max: 60 }) keeps: KeptSizeDto[];
+  @Words() why: string;
+}
 class ReopenedDto extends EventBodyDto implements Of<'reopened'> {
   declare kind: 'reopened';
   @StepId() stepId: string;
@@ -126,6 +154,7 @@ const EVENT_FORMS = {
   rejected: RejectedDto,
   joined: JoinedDto,
   noted: NotedDto,
+  mended: MendedDto,
   reopened: ReopenedDto,
 } satisfies Record<RunEventKind, unknown>;
 ChoiceField(EVENT_FORMS)(EventBodyDto.prototype, 'kind');

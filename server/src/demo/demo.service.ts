@@ -150,10 +150,10 @@ export class DemoService {
       deviation: spread,
       check: stopperCheck,
     });
-    await this.order(lightPull, 'Marrowfield Guesthouse', 20, now + DAY, now + 14 * DAY, 'wax', {
+    await this.order(lightPull, 'Marrowfield Guesthouse', 20, now + DAY, now + 14 * DAY, 'wax');
+    await this.order(handle, 'Hobb Lane Allotments', 14, now + 2 * DAY, now + 20 * DAY, 'oil', {
       ways: [notSanded(now)],
     });
-    await this.order(handle, 'Hobb Lane Allotments', 14, now + 2 * DAY, now + 20 * DAY, 'oil');
     await this.order(stopper, 'Sedgewater Inn', 18, now + 3 * DAY, now + 24 * DAY, 'polish');
     await this.loadMore(patterns, now);
     await this.loadTops(
@@ -249,11 +249,11 @@ function wholeItems({ parts: [_, ...rest] }: PatternBody, finishId: string): Pic
   };
 }
 
-/** An order with a way of its own: its texture and its lines are to stay crisp. */
+/** An order with a way of its own: a grip straight from the tool. */
 const notSanded = (now: number): OwnWayDto => ({
-  id: 'crisp-caps',
+  id: 'tool-finish',
   decides: { kind: 'grits', grits: [], burnish: true } as OwnWayDto['decides'],
-  why: 'Sanding blurs the texture of the caps; the skew leaves them clean',
+  why: 'They want to feel the tool; the skew leaves it clean enough',
   by: DEMO_OWNER.name,
   at: new Date(now).toISOString(),
 });

@@ -1,6 +1,6 @@
-import { nextAction, pieceLabel, piecesIn, stepsOfPlan, type BatchingSchool, type Step } from '@compas/core';
+import { nextAction, pieceLabel, piecesIn, type BatchingSchool, type Step } from '@compas/core';
 import { ConfigProvider } from 'antd';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { sentenceOf } from '../api/problem.js';
 import { useNow } from '../ui/useNow.js';
@@ -65,7 +65,7 @@ interface LastTap {
 
 function Running({ run, batch, tablet }: RunningProps) {
   const { plan } = batch.snapshot;
-  const steps = useMemo(() => stepsOfPlan(plan), [plan]);
+  const { steps } = run;
   const [school, setSchool] = useState<BatchingSchool>(plan.schools.batching);
   const [last, setLast] = useState<LastTap | null>(null);
   const [chosen, choose] = useState<{ piece: number; stepId: string } | null>(null);

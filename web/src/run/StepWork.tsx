@@ -22,6 +22,7 @@ import { Spare } from './Spare.js';
 import { StepList } from './StepList.js';
 import { WoodStrip } from './WoodStrip.js';
 import { useState, type ReactNode } from 'react';
+import { Mend } from './Mend.js';
 import { Note } from './Note.js';
 import { ReadingEntry } from './ReadingEntry.js';
 import { ReadingList } from './ReadingList.js';
@@ -125,6 +126,7 @@ export function StepWork(props: StepWorkProps) {
               ))}
             </>
           )}
+          {!closed && <Mend {...props} own={own} />}
           <Notes state={state} step={step} />
           <ReadingList readings={own} part={part} step={step} record={record} />
           {props.findings.length > 0 && <Findings findings={props.findings} empty="" />}

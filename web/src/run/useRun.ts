@@ -1,10 +1,12 @@
 import {
   progressOf,
   stepsOfPlan,
+  withMends,
   type BatchProgress,
   type Finding,
   type RunEvent,
   type RunEventBody,
+  type Step,
 } from '@compas/core';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
@@ -28,6 +30,8 @@ export interface Run {
   batch: BatchDetail | undefined;
   error: unknown;
   progress: BatchProgress | null;
+  /** of the plan, with what mends single pieces */
+  steps: readonly Step[];
   findings: Finding[];
   /** events that the server does not have yet */
   pending: number;
@@ -134,9 +138,13 @@ export function useRun(id: string): Run {
   );
 
   const events = useMemo(() => merged(query.data?.events ?? [], own), [query.data, own]);
-  const progress = useMemo(
-    () => (query.data ? progressOf(query.data.lots, events, stepsOfPlan(query.data.snapshot.plan)) : null),
+  const steps = useMemo(
+    () => (query.data ? withMends(stepsOfPlan(query.data.snapshot.plan), events) : []),
     [query.data, events],
+  );
+  const progress = useMemo(
+    () => (query.data ? progressOf(query.data.lots, events, steps) : null),
+    [query.data, events, steps],
   );
   const findings = useMemo(
     () => (query.data ? recordFindings(query.data, events) : []),
@@ -146,6 +154,7 @@ export function useRun(id: string): Run {
     batch: query.data,
     error: query.error,
     progress,
+    steps,
     findings,
     pending,
     connection,

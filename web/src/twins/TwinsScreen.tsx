@@ -60,6 +60,7 @@ const verdictOn = (
       piece: p.n,
       rejected: p.rejected !== null,
       failed: failedIn(steps, p)[0]?.title ?? null,
+      keeps: p.keeps,
     })),
   );
 };

@@ -1,5 +1,6 @@
 import {
   checkWorkshop,
+  type Habit,
   keysOf,
   newWorkshop,
   sawingOf,
@@ -141,9 +142,9 @@ describe('the lathe', () => {
 });
 
 describe('what is always done one’s own way', () => {
-  const habit = (id: string, more: object) => ({
+  const habit = (id: string, more: object): Habit => ({
     id,
-    decides: { kind: 'grits', grits: [], burnish: false } as const,
+    decides: { kind: 'grits', grits: [], burnish: false },
     why: 'crisp beads',
     by: 'Ines',
     at: '2026-03-01T08:00:00.000Z',
