@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { gzipSync } from 'node:zlib';
+import { benchLathe } from './benchLathe.mjs';
 import { openBrowser } from './browser.mjs';
 import { benchLists } from './benchLists.mjs';
 import { build } from './build.mjs';
@@ -148,6 +149,7 @@ async function benchEditing(browser, ask) {
   });
   row('edit to redrawn strip, 60 elements and 3 holes, median of 60', `${median(times).toFixed(1)} ms`);
   await context.close();
+  return id;
 }
 
 /** Twelve megapixels, by the same code on the same engine as in the page's worker. */
@@ -395,7 +397,8 @@ async function bareInserts(ownerUrl) {
 
 async function benchBrowser(ask) {
   const browser = await openBrowser();
-  await benchEditing(browser, ask);
+  const sixty = await benchEditing(browser, ask);
+  await benchLathe({ browser, base: BASE, ask, row, sixty });
   const { times, size } = await firstScreens(browser);
   await browser.close();
   row('JavaScript before the first working screen, gzip', `${(size / 1000).toFixed(0)} kB`);

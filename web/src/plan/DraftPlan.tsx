@@ -1,6 +1,6 @@
 import { airOf, dryingWood, inputsOfPart, planOfPart, type PlanInputs, type Stage } from '@compas/core';
 import { useQuery } from '@tanstack/react-query';
-import { useMemo, useState } from 'react';
+import { memo, useCallback, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { createBatch } from '../api/batches.js';
 import { patternQuery, type Pattern } from '../api/patterns.js';
@@ -17,7 +17,7 @@ import { KeepPlan } from './KeepPlan.js';
 import { OrderBand } from './OrderBand.js';
 import { DecidingHere } from './own/DecidingHere.js';
 import { GoPast } from './own/GoPast.js';
-import { PartSwitch, useShownPart } from './PartSwitch.js';
+import { PartSwitch, SHOWN } from './PartSwitch.js';
 import { stageOf } from './stages.js';
 import { StageStrip } from './StageStrip.js';
 import { StageWork } from './StageWork.js';
@@ -45,7 +45,7 @@ interface DraftingProps {
 
 function Drafting({ pattern, held, kits, bundles }: DraftingProps) {
   const { body: workshop } = held;
-  const [search, setSearch] = useSearchParams();
+  const [search] = useSearchParams();
   const [opened] = useState(() => Date.now());
   const stage = stageOf(useParams().stage, 'stock');
   const draft = useMemo(
@@ -66,20 +66,46 @@ function Drafting({ pattern, held, kits, bundles }: DraftingProps) {
     }),
     [pattern.body, workshop, kits, woods, draft],
   );
-  const { plan, error } = usePlan(inputs);
+  const { plan, of, error } = usePlan(inputs);
+  // what the plan that is shown was asked with: everything is drawn anew once, when the next one is there
+  const [asked] = useState(() => new WeakMap<PlanInputs, Asked>());
+  asked.set(inputs, { draft, query: search.size > 0 ? `?${search.toString()}` : '' });
+  const set = useChoose();
   if (error) throw error;
-  if (!plan) return null;
-  const set: Choose = (key, value) =>
-    setSearch(
+  const planned = of && asked.get(of);
+  if (!plan || !planned) return null;
+  const wanted = search.get(SHOWN);
+  const shown = plan.parts.find((p) => p.partId === wanted) ?? plan.parts[0];
+  return (
+    <Drafted {...{ pattern, held, inputs: of, plan, ...planned, woods, stage, set }} shown={shown.partId} />
+  );
+}
+
+/** What a plan was asked with. */
+interface Asked {
+  draft: Draft;
+  query: string;
+}
+
+/** Puts a choice into the address as it is when it is chosen; the same function for good. */
+function useChoose(): Choose {
+  const [, setSearch] = useSearchParams();
+  const latest = useRef(setSearch);
+  useLayoutEffect(() => {
+    latest.current = setSearch;
+  });
+  return useCallback((key, value) => {
+    latest.current(
       (before) => {
         const after = new URLSearchParams(before);
         if (value === null) after.delete(key);
         else after.set(key, value);
         return after;
       },
-      { replace: true },
+      // at once, not when there is time: the plan waits for it
+      { replace: true, flushSync: true },
     );
-  return <Drafted {...{ pattern, held, inputs, plan, draft, woods, stage, set }} />;
+  }, []);
 }
 
 interface DraftedProps {
@@ -91,18 +117,22 @@ interface DraftedProps {
   woods: DryingWood[];
   stage: Stage;
   set: Choose;
+  /** the address that it was asked with */
+  query: string;
+  /** the part that is shown */
+  shown: string;
 }
 
-function Drafted({ pattern, held, inputs, plan: whole, draft, woods, stage, set }: DraftedProps) {
-  const [search] = useSearchParams();
+const Drafted = memo(function Drafted(props: DraftedProps) {
+  const { pattern, held, inputs, plan: whole, draft, woods, stage, set, query, shown } = props;
+  const first = whole.parts[0].partId;
+  const show = (partId: string) => set(SHOWN, partId === first ? null : partId);
   const navigate = useNavigate();
   const create = useChange(createBatch, 'batches');
-  const [shown, show] = useShownPart(whole);
   const { workshop } = inputs;
   const plan = planOfPart(whole, pattern.body, shown);
   const ofPart = useMemo(() => inputsOfPart(inputs, shown), [inputs, shown]);
-  const choose: Choose = (key, value) => set(keyFor(key, shown, whole.parts[0].partId), value);
-  const query = search.size > 0 ? `?${search.toString()}` : '';
+  const choose: Choose = (key, value) => set(keyFor(key, shown, first), value);
   const to = (wanted: Stage) =>
     wanted === 'pattern'
       ? `/patterns/${pattern.id}`
@@ -129,7 +159,7 @@ function Drafted({ pattern, held, inputs, plan: whole, draft, woods, stage, set 
   return (
     <DecidingHere
       part={plan.parts[0]}
-      leads={shown === whole.parts[0].partId}
+      leads={shown === first}
       ways={ways}
       setWays={(changed) => choose('ways', waysText(changed))}
       wider={wider}
@@ -179,4 +209,4 @@ function Drafted({ pattern, held, inputs, plan: whole, draft, woods, stage, set 
       </WorkScreen>
     </DecidingHere>
   );
-}
+});

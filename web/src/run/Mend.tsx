@@ -85,13 +85,15 @@ function MendForm(props: MendProps & { thin: readonly OffSize[]; onClose: () => 
       <AsItStands {...props} />
       {thin.length > 0 && (
         <button type="button" className="run-quiet" aria-pressed={keeps} onClick={() => setKeeps(!keeps)}>
-          It stays so:{' '}
-          {thin.map(({ station, mm }) => (
-            <span key={station.id}>
-              {station.label} <Length mm={mm} />
-              {station.mating && ', if what it meets is fitted to it'}{' '}
-            </span>
-          ))}
+          <span>
+            It stays so:{' '}
+            {thin.map(({ station, mm }) => (
+              <span key={station.id}>
+                {station.label} <Length mm={mm} />
+                {station.mating && ', if what it meets is fitted to it'}{' '}
+              </span>
+            ))}
+          </span>
         </button>
       )}
       {done.length > 0 && (

@@ -1,6 +1,6 @@
 import type { Plan, PlanInputs } from '@compas/core';
 import { wrap, type Remote } from 'comlink';
-import { useEffect, useState } from 'react';
+import { useLayoutEffect, useState } from 'react';
 import type { Planning } from './planning.worker.js';
 
 let started: Remote<Planning> | null = null;
@@ -16,6 +16,8 @@ export function planning(): Remote<Planning> {
 /** A plan, or why there is none; both null until the first is made. */
 export interface Planned {
   plan: Plan | null;
+  /** what the plan was made of: newer inputs may be on their way */
+  of: PlanInputs | null;
   error: Error | null;
 }
 
@@ -24,15 +26,16 @@ export interface Planned {
  * that fails takes the one before away: it would be read as that of what stands on the screen now.
  */
 export function usePlan(inputs: PlanInputs | null): Planned {
-  const [planned, setPlanned] = useState<Planned>({ plan: null, error: null });
-  useEffect(() => {
+  const [planned, setPlanned] = useState<Planned>({ plan: null, of: null, error: null });
+  // asked for before the page is painted: both go on side by side
+  useLayoutEffect(() => {
     if (inputs === null) return;
     let current = true;
     planning()
       .plan(inputs)
       .then(
-        (plan) => current && setPlanned({ plan, error: null }),
-        (error: Error) => current && setPlanned({ plan: null, error }),
+        (plan) => current && setPlanned({ plan, of: inputs, error: null }),
+        (error: Error) => current && setPlanned({ plan: null, of: null, error }),
       );
     return () => {
       current = false;
