@@ -12,6 +12,15 @@ const BASE = `http://127.0.0.1:${PORT}`;
 const FOLDER = join(ROOT, 'docs/screenshots');
 const DESK = { width: 1280, height: 800 };
 
+/** An order of cuts that somebody wants, and that the plan warns of. */
+const STEM_FIRST = {
+  id: 'stem-first',
+  decides: { kind: 'before', first: ['e1'], then: ['e6', 'e5', 'e4', 'e3', 'e2'] },
+  why: 'the stem is turned to the gauge while the blank is stiff',
+  by: 'Maren Oswick',
+  at: '2026-03-02T08:00:00.000Z',
+};
+
 /** One picture of each main view: where it is, and what is on it when it is ready. */
 function views({ batch, pattern }) {
   const finished = batch('12 × Dovecote');
@@ -53,7 +62,11 @@ function views({ batch, pattern }) {
     { name: 'drill', path: `/batches/${handles}/drill`, ready: 'tape, from the point' },
     { name: 'mount', path: `/batches/${handles}/mount`, ready: 'Held between' },
     { name: 'mark', path: `/batches/${finished}/mark`, ready: 'Story stick' },
-    { name: 'turn', path: `/batches/${finished}/turn`, ready: 'Speeds' },
+    {
+      name: 'turn',
+      path: `/patterns/${pattern('Skylark')}/plan/turn?ways=${encodeURIComponent(JSON.stringify([STEM_FIRST]))}`,
+      ready: 'Step by step',
+    },
     { name: 'time', path: `/batches/${handles}/time`, ready: 'Piece by piece' },
     { name: 'run', path: `/batches/${handles}/run`, ready: 'Trial fit' },
     { name: 'twins', path: `/batches/${finished}/twins`, ready: 'Not twins yet' },
