@@ -3,16 +3,27 @@ import { useFrame } from '../strip/frame.js';
 import { Length } from '../ui/Length.js';
 import type { KeyFigure } from './keyFigure.js';
 
-/** Room that the one figure takes on the strip, px. */
-export const FIGURE_ROOM = { width: 430, height: 196, above: 116 };
+/** A screen that is narrower has its figure in two lines, px. */
+const NARROW = 900;
+/** Room at both sides of a figure above the work, px. */
+const EDGE = 8;
+
+/** Room that the one figure takes on the strip, px: above the work its name goes below it where the screen is narrow. */
+export const figureRoom = (screen: number): { width: number; height: number; above: number } => ({
+  width: 430,
+  height: 196,
+  above: screen < NARROW ? 162 : 116,
+});
 
 /** The one large figure of a step, hung from the place where it is worked by a line, with where that is measured from. */
 export function FigureLayer({ figure, standing }: { figure: KeyFigure; standing: StandingWood | null }) {
   const frame = useFrame();
-  const { x, y, beside } = frame.figure;
+  const { y, beside } = frame.figure;
+  const x = beside ? frame.figure.x : EDGE;
+  const room = figureRoom(window.innerWidth);
   const place = placeOf(standing, frame.at);
-  const height = beside ? FIGURE_ROOM.height : FIGURE_ROOM.above;
-  const width = beside ? FIGURE_ROOM.width : frame.width - 2 * x;
+  const height = beside ? room.height : room.above;
+  const width = beside ? room.width : frame.width - 2 * x;
   // the line leads from the place to the edge of the figure
   const to = beside
     ? `M${place ?? 0},${frame.axis - 8} V${Math.max(14, y - 6)} H${x}`

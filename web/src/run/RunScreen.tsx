@@ -11,6 +11,7 @@ import { PieceRow } from './PieceRow.js';
 import { RunBar } from './RunBar.js';
 import { StepWork } from './StepWork.js';
 import { TabletSettings } from './TabletSettings.js';
+import { TrueSize } from './TrueSize.js';
 import { useTablet, type Tablet } from './useTablet.js';
 import { Waiting } from './Waiting.js';
 import { useRun, type Run } from './useRun.js';
@@ -125,6 +126,7 @@ function Running({ run, batch, tablet }: RunningProps) {
         >
           {tablet.light === 'dark' ? 'Bright' : 'Dark'}
         </button>
+        <TrueSize part={part} tablet={tablet} />
         <Connection connection={run.connection} pending={run.pending} awake={awake} />
       </header>
       <PieceRow
@@ -145,6 +147,7 @@ function Running({ run, batch, tablet }: RunningProps) {
           timeZone={batch.snapshot.inputs.workshop.hours.timeZone}
           label={called(next.piece)}
           onOpen={() => choose({ piece: next.piece, stepId: next.step.id })}
+          tone={tablet.tone}
           back={back}
         />
       )}
@@ -192,6 +195,7 @@ function Running({ run, batch, tablet }: RunningProps) {
           onEnded={(ended) => setLast({ piece, steps: ended })}
           onLeave={() => choose(null)}
           onStep={(stepId) => choose({ piece, stepId })}
+          tone={tablet.tone}
         />
       )}
     </>

@@ -2,6 +2,7 @@ import {
   holdsOn,
   restOfRun,
   stepsOfPiece,
+  withoutPlace,
   type Finding,
   type Hold,
   type PartPlan,
@@ -29,6 +30,7 @@ import { ReadingList } from './ReadingList.js';
 import { Reject } from './Reject.js';
 import { StepTimers } from './StepTimers.js';
 import { TrialFit } from './TrialFit.js';
+import { useTone } from './useTone.js';
 
 interface StepWorkProps {
   batch: BatchDetail;
@@ -50,6 +52,8 @@ interface StepWorkProps {
   onEnded: (steps: readonly Step[]) => void;
   onLeave: () => void;
   onStep: (stepId: string) => void;
+  /** a tone tells that it is held, waits or stops */
+  tone: boolean;
 }
 
 /** One step of one piece: what to do, the one figure, what to record. */
@@ -82,6 +86,7 @@ export function StepWork(props: StepWorkProps) {
     onLeave();
   };
   const frame = state.rejected ? 'stop' : held && !closed ? (isWaiting(holds) ? 'wait' : 'held') : 'free';
+  useTone(frame, props.tone);
   return (
     <>
       <div className="run-strip" data-frame={frame}>
@@ -232,8 +237,14 @@ function DoneButtons({ steps, rest, wholeFirst, words, onDone }: DoneProps) {
   return wholeFirst ? [all, one] : [one, all];
 }
 
+/** What a place is sized by, where the workshop has a gauge for it. */
+function gaugeOf({ layout }: PartPlan, { operation }: Step): string | undefined {
+  if (operation?.doing !== 'size' || operation.subject === null) return undefined;
+  return layout.sizing.find((s) => s.id === withoutPlace(operation.subject ?? ''))?.gauge.gauge?.name;
+}
+
 /** What is done, with what, and what comes next; then its words. */
-function StepWords({ steps, step, state }: StepWorkProps) {
+function StepWords({ part, steps, step, state }: StepWorkProps) {
   const own = stepsOfPiece(steps, state);
   const next = own.slice(own.indexOf(step) + 1).find((s) => !state.done.has(s.id));
   const { place, holding, tailstock, fixtures } = step.setup;
@@ -241,7 +252,7 @@ function StepWords({ steps, step, state }: StepWorkProps) {
     <section className="run-what">
       <h1>{step.title}</h1>
       <p className="run-glance">
-        {[step.operation?.tool, step.speed]
+        {[step.operation?.tool, gaugeOf(part, step), step.speed]
           .filter((w) => w !== undefined && w !== null && w !== '')
           .join(' · ')}
       </p>

@@ -32,6 +32,15 @@ export function TabletSettings({
             { value: 'right', label: 'right hand' },
           ]}
         />
+        <Segmented<'on' | 'off'>
+          aria-label="Tone"
+          value={tablet.tone ? 'on' : 'off'}
+          onChange={(tone) => tablet.set({ tone: tone === 'on' })}
+          options={[
+            { value: 'on', label: 'tone when it stops' },
+            { value: 'off', label: 'silent' },
+          ]}
+        />
       </div>
     </details>
   );

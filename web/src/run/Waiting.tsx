@@ -3,6 +3,7 @@ import { clockWords, onClock } from '../ui/clock.js';
 import { Say } from '../ui/Length.js';
 import type { ReactNode } from 'react';
 import { RunBar } from './RunBar.js';
+import { useTone } from './useTone.js';
 
 interface WaitingProps {
   next: Extract<NextAction, { kind: 'wait' }>;
@@ -11,14 +12,17 @@ interface WaitingProps {
   /** what the piece is called */
   label: string;
   onOpen: () => void;
+  /** a tone tells that it waits */
+  tone: boolean;
   /** the last tap, to be taken back */
   back: ReactNode;
 }
 
 /** Nothing can go on: what is waited for, and until when. */
-export function Waiting({ next, now, timeZone, label, onOpen, back }: WaitingProps) {
+export function Waiting({ next, now, timeZone, label, onOpen, tone, back }: WaitingProps) {
   // what lacks something waits for no hour
   const ends = next.until > now;
+  useTone(ends ? 'wait' : 'held', tone);
   return (
     <div className="run-note" data-frame={ends ? 'wait' : 'held'}>
       <p className="run-soft">Everything waits.</p>

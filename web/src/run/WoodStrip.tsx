@@ -3,7 +3,7 @@ import { useMemo } from 'react';
 import { StandingLayer, WorkLayer } from '../strip/StandingLayer.js';
 import { StepLayer } from '../strip/layers.js';
 import { Strip } from '../strip/Strip.js';
-import { FIGURE_ROOM, FigureLayer } from './FigureLayer.js';
+import { figureRoom, FigureLayer } from './FigureLayer.js';
 import type { KeyFigure } from './keyFigure.js';
 import { useTall } from './useTall.js';
 
@@ -26,7 +26,12 @@ export function WoodStrip({
   const { outline, material, mount, blank } = part;
   // an item is joined of what all its parts have become
   const played = step.item ? steps : part.steps;
-  const standing = useMemo(() => standingBefore(played, step.id, PITCH), [played, step.id]);
+  // what mends one piece leaves the wood of the plan: it stands as before the step that comes next
+  const before =
+    step.only === undefined
+      ? step.id
+      : (steps.slice(steps.indexOf(step)).find((s) => s.only === undefined)?.id ?? step.id);
+  const standing = useMemo(() => standingBefore(played, before, PITCH), [played, before]);
   const beyond = standing && beyondEnds(standing, outline.length);
   return (
     <Strip
@@ -37,7 +42,7 @@ export function WoodStrip({
       headstockEnd={mount.headstockEnd}
       tallest={tall}
       least={tall}
-      figure={FIGURE_ROOM}
+      figure={figureRoom(window.innerWidth)}
       {...(standing && beyond
         ? {
             before: mount.headstockEnd === 'reference' ? beyond.reference : beyond.far,

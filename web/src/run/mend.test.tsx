@@ -90,3 +90,14 @@ it('where nothing failed there is nothing to mend', async () => {
   await screen.findByRole('heading', { name: trial.title });
   expect(screen.queryByRole('button', { name: 'Mend this piece' })).toBeNull();
 });
+
+it('a place that is sized is shown with its gauge beside the tool, to be read from afar', async () => {
+  const { sizing } = exampleBatch().snapshot.plan.parts[0].layout;
+  const sized = steps.find((s) => s.operation?.doing === 'size')!;
+  const gauge = sizing.find((s) => s.id === sized.operation?.subject)!.gauge.gauge!;
+  standsAt(sized.id);
+  await screen.findByRole('heading', { name: sized.title });
+  expect(document.querySelector('.run-glance')?.textContent).toBe(
+    [sized.operation?.tool, gauge.name, sized.speed].join(' · '),
+  );
+});

@@ -119,7 +119,15 @@ describe('a wait', () => {
       what: 'the glue cures',
     };
     shownInApp(
-      <Waiting next={next} now={now} timeZone="UTC" label="piece 2" back={null} onOpen={() => undefined} />,
+      <Waiting
+        next={next}
+        now={now}
+        timeZone="UTC"
+        label="piece 2"
+        back={null}
+        tone={false}
+        onOpen={() => undefined}
+      />,
     );
     expect(screen.getByText('1 h 2 min')).toBeTruthy();
     expect(screen.getByText(/until Mon 2 Mar, 09:02/)).toBeTruthy();
@@ -131,7 +139,15 @@ describe('a wait', () => {
     const what = 'No piece is left to go with it: make a spare, or put this one aside.';
     const next = { kind: 'wait' as const, piece: 2, step: stepOf('rough:round'), until: now, what };
     shownInApp(
-      <Waiting next={next} now={now} timeZone="UTC" label="stem 2" back={null} onOpen={() => undefined} />,
+      <Waiting
+        next={next}
+        now={now}
+        timeZone="UTC"
+        label="stem 2"
+        back={null}
+        tone={false}
+        onOpen={() => undefined}
+      />,
     );
     expect(screen.getByRole('heading', { name: what })).toBeTruthy();
     expect(document.body.textContent).toContain('Then: Rough to round, stem 2.');

@@ -4,7 +4,11 @@ import { useState } from 'react';
 export interface Tablet {
   hand: 'right' | 'left';
   light: 'dark' | 'bright';
-  set: (change: Partial<Pick<Tablet, 'hand' | 'light'>>) => void;
+  /** a tone when the work is held, waits or stops */
+  tone: boolean;
+  /** of this screen, as it was set with a calliper; null until then */
+  pxPerMm: number | null;
+  set: (change: Partial<Omit<Tablet, 'set'>>) => void;
 }
 
 const KEY = 'compas.tablet';
@@ -21,16 +25,18 @@ export function useTablet(): Tablet {
   };
 }
 
-function read(): Pick<Tablet, 'hand' | 'light'> {
+function read(): Omit<Tablet, 'set'> {
   const found = safely(localStorage.getItem(KEY));
   return {
     hand: found.hand === 'left' ? 'left' : 'right',
     light: found.light === 'bright' ? 'bright' : 'dark',
+    tone: found.tone !== false,
+    pxPerMm: typeof found.pxPerMm === 'number' && found.pxPerMm > 0 ? found.pxPerMm : null,
   };
 }
 
 /** What somebody else wrote there is no reason to show nothing. */
-function safely(text: string | null): { hand?: unknown; light?: unknown } {
+function safely(text: string | null): Partial<Record<keyof Tablet, unknown>> {
   try {
     const found: unknown = JSON.parse(text ?? '{}');
     return typeof found === 'object' && found !== null ? found : {};

@@ -1,6 +1,9 @@
 import { holeBoundary, type Hole, type Outline, type Segment } from '@compas/core';
 import type { Frame } from './frame.js';
 
+/** What of a frame a path is drawn by. */
+type Scale = Pick<Frame, 'scale' | 'axis' | 'at' | 'up'>;
+
 const px = (value: number): string => String(Math.round(value * 100) / 100);
 
 /**
@@ -8,7 +11,7 @@ const px = (value: number): string => String(Math.round(value * 100) / 100);
  * `back` goes from its end to its beginning. An arc that bulges away from the axis above it, drawn from
  * left to right, runs clockwise on the screen; each turning round changes that.
  */
-function piece(s: Segment, frame: Frame, side: 1 | -1, back: boolean): string {
+function piece(s: Segment, frame: Scale, side: 1 | -1, back: boolean): string {
   const [x, r] = back ? [s.x0, s.r0] : [s.x1, s.r1];
   const end = `${px(frame.at(x))},${px(frame.up(side * r))}`;
   if (s.bulge === 0) return `L${end}`;
@@ -19,10 +22,10 @@ function piece(s: Segment, frame: Frame, side: 1 | -1, back: boolean): string {
   return `A${radius} ${radius} 0 ${Math.abs(s.bulge) > 1 ? 1 : 0} ${clockwise ? 1 : 0} ${end}`;
 }
 
-const edge = (segments: readonly Segment[], frame: Frame, side: 1 | -1): string =>
+const edge = (segments: readonly Segment[], frame: Scale, side: 1 | -1): string =>
   segments.map((s) => piece(s, frame, side, false)).join('');
 
-const start = (s: Segment, frame: Frame, side: 1 | -1): string =>
+const start = (s: Segment, frame: Scale, side: 1 | -1): string =>
   `${px(frame.at(s.x0))},${px(frame.up(side * s.r0))}`;
 
 /** Closed path of the half between axis and outline; `side` 1 is above the axis, −1 below. */
@@ -34,7 +37,7 @@ export function halfPath(outline: Pick<Outline, 'segments' | 'length'>, frame: F
 }
 
 /** Closed path round the whole piece, above and below the axis, with its end faces. */
-export function wholePath(outline: Pick<Outline, 'segments'>, frame: Frame): string {
+export function wholePath(outline: Pick<Outline, 'segments'>, frame: Scale): string {
   const first = outline.segments[0];
   const last = outline.segments.at(-1);
   if (!first || !last) return '';

@@ -127,7 +127,11 @@ function Twins({ batch }: { batch: BatchDetail }) {
             ))}
           </div>
           <Findings findings={records} empty="" />
-          <Noted pieces={progress.pieces} called={(n) => pieceLabel(batch.lots, plan.parts, n)} />
+          <Noted
+            pieces={progress.pieces}
+            called={(n) => pieceLabel(batch.lots, plan.parts, n)}
+            patternId={batch.patternId}
+          />
         </>
       }
     >
@@ -165,8 +169,14 @@ function Twins({ batch }: { batch: BatchDetail }) {
   );
 }
 
+interface NotedProps {
+  pieces: BatchProgress['pieces'];
+  called: (piece: number) => string;
+  patternId: string;
+}
+
 /** What was noted at the lathe, piece by piece: what the next revision or the next batch can learn from. */
-function Noted({ pieces, called }: { pieces: BatchProgress['pieces']; called: (piece: number) => string }) {
+function Noted({ pieces, called, patternId }: NotedProps) {
   const noted = pieces.flatMap((p) => p.notes.map((note) => ({ ...note, piece: p.piece })));
   if (noted.length === 0) return null;
   return (
@@ -177,6 +187,10 @@ function Noted({ pieces, called }: { pieces: BatchProgress['pieces']; called: (p
           <li key={`${piece} ${at}`}>
             {called(piece)}: {words}{' '}
             {photo && <img src={photo} alt={words || 'noted in a photo'} width={120} />}
+            <br />
+            <Link to={`/patterns/${patternId}`}>Into the next revision</Link>
+            {' · '}
+            <Link to={`/patterns/${patternId}/plan/turn`}>Do it always so</Link>
           </li>
         ))}
       </ul>
