@@ -77,6 +77,9 @@ export function decisionWords(decision: Decision, called: Called = asItIs): stri
   }
 }
 
+/** What is put in or left out is done instead of nothing. */
+export const hasUsual = ({ kind }: Decision): boolean => kind !== 'without' && kind !== 'extra';
+
 function gritWords({ grits, burnish }: DecisionOf<'grits'>): string {
   const sanded =
     grits.length === 0 ? 'no sanding' : `sanded ${grits.map((g) => `${g.scale}${g.grit}`).join(', ')}`;

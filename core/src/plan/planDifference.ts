@@ -1,7 +1,7 @@
 import { len } from '../measure/index.js';
 import { nameOf } from '../pattern/index.js';
 import { withoutPart } from '../route/index.js';
-import { decisionWords } from './homeless.js';
+import { decisionWords, hasUsual } from './homeless.js';
 import type { PartPlan } from './partPlan.js';
 import type { Plan } from './plan.js';
 
@@ -58,7 +58,9 @@ function partDifference(old: PartPlan, now: PartPlan): string[] {
   const before = new Set((old.own ?? []).map(({ way }) => way.id));
   for (const { way, instead } of now.own ?? [])
     if (!before.has(way.id))
-      words.push(`Your way: ${decisionWords(way.decides, namesIn(now, instead))}, instead of ${instead}.`);
+      words.push(
+        `Your way: ${decisionWords(way.decides, namesIn(now, instead))}${hasUsual(way.decides) ? `, instead of ${instead}` : ''}.`,
+      );
   for (const { way } of old.own ?? [])
     if (!(now.own ?? []).some((o) => o.way.id === way.id))
       words.push(`As usual again, no longer: ${decisionWords(way.decides, namesIn(old, null))}.`);

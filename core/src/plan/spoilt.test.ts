@@ -10,17 +10,15 @@ const at = (label: string) => part.stations.find((s) => s.label === label)!;
 /** A piece on which everything is done up to a step. */
 function upTo(stepId: string) {
   const last = part.steps.findIndex((s) => s.id === stepId);
-  const events = part.steps
-    .slice(0, last + 1)
-    .map(({ id }, i): RunEvent => ({
-      id: `e${i}`,
-      piece: 1,
-      at: new Date(i).toISOString(),
-      device: 'bench',
-      sequence: i,
-      planVersion: 1,
-      body: { kind: 'done', stepId: id },
-    }));
+  const events = part.steps.slice(0, last + 1).map(({ id }, i): RunEvent => ({
+    id: `e${i}`,
+    piece: 1,
+    at: new Date(i).toISOString(),
+    device: 'bench',
+    sequence: i,
+    planVersion: 1,
+    body: { kind: 'done', stepId: id },
+  }));
   return progressOf(lotsOf(parts), events, part.steps).pieces[0]!;
 }
 const stands = (off: OffSize[], stepId = 'shape:e2') =>

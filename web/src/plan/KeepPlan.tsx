@@ -9,12 +9,21 @@ import { Say } from '../ui/Length.js';
 interface KeepPlanProps {
   findings: readonly Finding[];
   pending: boolean;
+  /** what the button says */
+  words?: string;
+  disabled?: boolean;
   /** keeps it, with the Stops that are gone past now */
   onKeep: (past: readonly OwnWay[]) => void;
 }
 
 /** Keeps a plan. Where something of it stops, it asks once, and the reason is kept with the plan. */
-export function KeepPlan({ findings, pending, onKeep }: KeepPlanProps) {
+export function KeepPlan({
+  findings,
+  pending,
+  words = 'Keep the plan',
+  disabled = false,
+  onKeep,
+}: KeepPlanProps) {
   const session = useQuery(sessionQuery);
   const [asked, setAsked] = useState(false);
   const [why, setWhy] = useState('');
@@ -33,9 +42,10 @@ export function KeepPlan({ findings, pending, onKeep }: KeepPlanProps) {
         type="primary"
         size="large"
         loading={pending}
+        disabled={disabled}
         onClick={() => (stops.length === 0 ? onKeep([]) : setAsked(true))}
       >
-        Keep the plan
+        {words}
       </Button>
     );
   const final = stops.filter((f) => f.final);

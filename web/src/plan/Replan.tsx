@@ -8,6 +8,7 @@ import {
   progressOf,
   stepsOfPlan,
   type CarriedOver,
+  type OwnWay,
   type Plan,
   type PlanOrder,
 } from '@compas/core';
@@ -21,6 +22,7 @@ import { useChange } from '../api/useChange.js';
 import { kitsQuery, workshopQuery } from '../api/workshop.js';
 import { Say } from '../ui/Length.js';
 import { Trouble } from '../ui/Trouble.js';
+import { KeepPlan } from './KeepPlan.js';
 import { planning } from '../workers/usePlan.js';
 
 interface ReplanProps {
@@ -61,9 +63,15 @@ export function Replan({ batch, order, onDone }: ReplanProps) {
       pieces.filter((p) => p.partId === part.partId),
     ),
   );
-  const again = () =>
+  const again = (past: readonly OwnWay[]) =>
     replan.mutate(
-      { id: batch.id, basedOn: batch.planVersion, ...order, schools: inputs.schools },
+      {
+        id: batch.id,
+        basedOn: batch.planVersion,
+        ...order,
+        ...(past.length > 0 ? { ways: [...(order.ways ?? []), ...past] } : {}),
+        schools: inputs.schools,
+      },
       { onSuccess: onDone },
     );
   return (
@@ -82,9 +90,13 @@ export function Replan({ batch, order, onDone }: ReplanProps) {
       </ul>
       <UnderWay carried={carried} called={(piece) => pieceLabel(batch.lots, plan.parts, piece)} />
       <Trouble error={replan.error} />
-      <Button type="primary" disabled={words.length === 0} loading={replan.isPending} onClick={again}>
-        Keep it as plan {batch.planVersion + 1}
-      </Button>{' '}
+      <KeepPlan
+        findings={after.findings}
+        pending={replan.isPending}
+        words={`Keep it as plan ${batch.planVersion + 1}`}
+        disabled={words.length === 0}
+        onKeep={again}
+      />{' '}
       <Button onClick={onDone}>Leave it</Button>
     </div>
   );

@@ -1,4 +1,4 @@
-import type { PlanInputs, Workshop } from '@compas/core';
+import type { OwnWay, PlanInputs, Workshop } from '@compas/core';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { exampleBatch, recorded } from '../../test/exampleBatch.js';
 import { answering, shownInApp } from '../../test/inApp.js';
@@ -16,19 +16,26 @@ jest.mock('../workers/usePlan.js', () => {
 });
 
 /** The batch with its first pieces sawn, and a workshop that has changed since. */
-function shown(change: (workshop: Workshop) => void, sawn = [1, 2]) {
+function shown(change: (workshop: Workshop) => void, sawn = [1, 2], ways?: OwnWay[]) {
   const saw = { kind: 'done' as const, stepId: 'saw:blank part1' };
   const batch = exampleBatch(sawn.map((piece) => recorded(piece, saw)));
   const { workshop, stock } = structuredClone(batch.snapshot.inputs);
   change(workshop);
   const asked = answering({
+    'GET /api/session': () => ({ body: { userName: 'Ines' } }),
     'GET /api/workshop': () => ({ body: { name: 'Ours', version: 1, body: workshop } }),
     'GET /api/kits': () => ({ body: { kits: stock.kits.map((kit) => ({ kit, version: 1 })) } }),
     'GET /api/drying': () => ({ body: [] }),
     [`POST /api/batches/${batch.id}/plans`]: () => ({ body: batch }),
   });
   const onDone = jest.fn();
-  shownInApp(<Replan batch={batch} order={batch.snapshot.inputs.order} onDone={onDone} />);
+  shownInApp(
+    <Replan
+      batch={batch}
+      order={{ ...batch.snapshot.inputs.order, ...(ways ? { ways } : {}) }}
+      onDone={onDone}
+    />,
+  );
   return { asked, onDone };
 }
 
@@ -58,5 +65,28 @@ describe('planning a batch anew', () => {
     expect(await screen.findByText('Planned anew, nothing would differ.')).toBeTruthy();
     const keep = screen.getByRole<HTMLButtonElement>('button', { name: 'Keep it as plan 2' });
     expect(keep.disabled).toBe(true);
+  });
+
+  it('with an own way says it in words, and asks once why it may go on where that stops something', async () => {
+    const noRoughing: OwnWay = {
+      id: 'w1',
+      decides: { kind: 'without', on: { kind: 'like', does: 'rough' } },
+      why: 'blanks come round',
+      by: 'Ines',
+      at: '2026-03-01T08:00:00.000Z',
+    };
+    const { asked, onDone } = shown(() => undefined, [], [noRoughing]);
+    expect(await screen.findByText('Your way: without every rough.')).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: 'Keep it as plan 2' }));
+    expect(asked.some((a) => a.method === 'POST')).toBe(false);
+    fireEvent.change(screen.getByLabelText('Why keep it all the same'), {
+      target: { value: 'round already' },
+    });
+    fireEvent.click(screen.getByRole('button', { name: 'Go past and keep it' }));
+    await waitFor(() => expect(onDone).toHaveBeenCalled());
+    const { ways } = asked.find((a) => a.method === 'POST')!.body as { ways: OwnWay[] };
+    expect(ways[0]).toEqual(noRoughing);
+    expect(ways.slice(1).every((w) => w.decides.kind === 'past' && w.why === 'round already')).toBe(true);
+    expect(ways.length).toBeGreaterThan(1);
   });
 });

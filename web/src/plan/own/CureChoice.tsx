@@ -24,6 +24,7 @@ export function CureChoice({ of, what, minutes }: { of: string; what: string; mi
         max={3000}
         step={0.5}
         onChange={setHours}
+        className="w-word"
         suffix="h"
       />
     </Otherwise>

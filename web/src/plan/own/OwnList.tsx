@@ -1,6 +1,6 @@
 import {
   decisionWords,
-  type Decision,
+  hasUsual,
   type DecisionKind,
   type FollowedWay,
   type PartPlan,
@@ -73,9 +73,6 @@ function Own({ own, part, workshop, instead }: OwnProps) {
     </li>
   );
 }
-
-/** What is put in or left out has nothing that it is done instead of. */
-const hasUsual = ({ kind }: Decision): boolean => kind !== 'without' && kind !== 'extra';
 
 function Back({ own, words }: { own: ScopedWay; words: string }) {
   const deciding = useDeciding();

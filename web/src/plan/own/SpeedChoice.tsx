@@ -42,6 +42,7 @@ export function SpeedChoice({ speeds, drive }: { speeds: readonly Speed[]; drive
           max={drive.fastest}
           precision={0}
           onChange={setRpm}
+          className="w-name"
           suffix="rpm"
         />
       )}

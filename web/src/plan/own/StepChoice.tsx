@@ -30,7 +30,7 @@ export function StepChoice({ step, tools, onDone }: StepChoiceProps) {
   const possible = (Object.keys(WHAT) as What[]).filter((w) => {
     if (ofItem) return w === 'minutes';
     if (isOwn) return w === 'minutes' || w === 'after';
-    return w !== 'tool' || CHOOSES_TOOL.has(step.operation?.doing ?? '');
+    return w !== 'tool' || (tools.length > 0 && CHOOSES_TOOL.has(step.operation?.doing ?? ''));
   });
   return (
     <div className="decide-step">
@@ -90,6 +90,7 @@ function OneStep({ what, step, tools, onDone }: StepChoiceProps & { what: Exclud
           max={10_000}
           step={0.5}
           onChange={setMinutes}
+          className="w-name"
           suffix="min a piece"
         />
       )}
