@@ -37,7 +37,7 @@ const WEB_SCREENS = {
   access: [],
   bench: [],
   run: [],
-  plan: ['pattern'],
+  plan: ['pattern', 'workshop'],
   twins: ['plan', 'run'],
   pattern: ['plan'],
   compare: ['pattern', 'copy', 'plan'],

@@ -3,14 +3,14 @@ import type { Operation, Route } from './operation.js';
 import { idOf, operationOf } from './say/operationOf.js';
 
 /** A step as a decision can be about it: its name, what it does, and the kind of feature it does it to. */
-export interface DecidedStep {
+interface DecidedStep {
   id: string;
   does: string;
   of?: string;
 }
 
 /** What a person decides of the steps of a route. */
-export interface DecidedSteps {
+interface DecidedSteps {
   /** the kind of feature that has an id */
   kindOf: (elementId: string) => string | undefined;
   isLeftOut: (step: DecidedStep, title: string) => boolean;
