@@ -10,7 +10,7 @@ interface DecidedStep {
 }
 
 /** What a person decides of the steps of a route. */
-interface DecidedSteps {
+export interface DecidedSteps {
   /** the kind of feature that has an id */
   kindOf: (elementId: string) => string | undefined;
   isLeftOut: (step: DecidedStep, title: string) => boolean;
