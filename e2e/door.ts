@@ -25,6 +25,17 @@ export async function signIn(page: Page, email: string): Promise<void> {
   await expect(page.getByRole('heading', { name: /On the bench/ })).toBeVisible();
 }
 
+/** Keeps a plan; where something of it stops, it says why it may go on. */
+export async function keepPlan(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Keep the plan' }).click();
+  const why = page.getByLabel('Why keep it all the same');
+  const kept = page.getByRole('link', { name: 'To the lathe' });
+  await expect(why.or(kept)).toBeVisible();
+  if (await kept.isVisible()) return;
+  await why.fill('tried so before');
+  await page.getByRole('button', { name: 'Go past and keep it' }).click();
+}
+
 /** Goes past what is locked or waits, with a reason; does nothing where nothing holds it. */
 export async function goPast(page: Page): Promise<void> {
   const anyhow = page.getByRole('button', { name: 'Look at that step' });

@@ -32,6 +32,7 @@ test('an order of cuts is dragged into a warning and back', async ({ page }) => 
   await plan(page, /Skylark desk top/, 'Turn');
   const order = page.getByRole('list', { name: 'Order of cuts' });
   const cuts = order.getByRole('listitem');
+  await expect(cuts).not.toHaveCount(0);
   const usual = await cuts.locator('b').allTextContents();
   expect(usual.at(-1)).toBe('stem');
   const findings = page.getByRole('list', { name: 'Findings' });

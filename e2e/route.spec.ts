@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { choose, enterDemo, goPast } from './door.js';
+import { choose, enterDemo, goPast, keepPlan } from './door.js';
 
 /** What the lathe screen shows of a step: its title, its one figure, and the wood as it is drawn. */
 interface Shown {
@@ -94,7 +94,7 @@ async function toTheLathe(
     await page.getByLabel(field).fill(String(value));
     await page.getByLabel(field).press('Tab');
   }
-  await page.getByRole('button', { name: 'Keep the plan' }).click();
+  await keepPlan(page);
   await page.getByRole('link', { name: 'To the lathe' }).click();
   await expect(page.locator('.run-what h1')).toBeVisible();
 }

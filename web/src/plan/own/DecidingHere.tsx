@@ -39,6 +39,7 @@ export function DecidingHere({ part, leads, ways, setWays, wider, children }: De
   const { mutate: saveHabits, dialog } = workshop;
   const pending = pattern.isPending || workshop.isPending;
   const error = pattern.error ?? workshop.error;
+  const habits = useMemo(() => wider?.workshop.body.ways ?? [], [wider]);
   const deciding = useMemo<Deciding>(() => {
     const made = (decides: OwnWay['decides'], why: string): OwnWay => ({
       id: randomId(),
@@ -69,6 +70,11 @@ export function DecidingHere({ part, leads, ways, setWays, wider, children }: De
         const habit = scope === 'material' ? { ...way, materialId: part.material.id } : way;
         change(scope, (all) => withWay(all, habit as (typeof all)[number]));
       },
+      skipped: ways.flatMap((way) => {
+        const { decides: d } = way;
+        const habit = d.kind === 'usual' && habits.find((h) => h.id === d.wayId);
+        return habit ? [{ habit, by: { way, scope: 'order' as const } }] : [];
+      }),
       takeBack: ({ way, scope }: ScopedWay) =>
         change(isWide(scope) ? 'workshop' : scope, (all) => all.filter((w) => w.id !== way.id)),
       stopAgain: (finding) =>
@@ -81,7 +87,7 @@ export function DecidingHere({ part, leads, ways, setWays, wider, children }: De
       pending,
       error,
     };
-  }, [by, part, leads, ways, setWays, wider, save, saveHabits, pending, error]);
+  }, [by, part, leads, ways, habits, setWays, wider, save, saveHabits, pending, error]);
   return (
     <DecidingContext value={deciding}>
       {children}

@@ -25,7 +25,9 @@ interface OwnListProps {
 export function OwnList({ part, workshop, kinds, more = [] }: OwnListProps) {
   const followed = [...(part.own ?? []), ...more].filter(({ way }) => kinds.includes(way.decides.kind));
   const homeless = (part.homeless ?? []).filter(({ way }) => kinds.includes(way.decides.kind));
-  if (followed.length + homeless.length === 0) return null;
+  const deciding = useDeciding();
+  const skipped = (deciding?.skipped ?? []).filter(({ habit }) => kinds.includes(habit.decides.kind));
+  if (followed.length + homeless.length + skipped.length === 0) return null;
   return (
     <ul className="own" aria-label="Done your way">
       {followed.map((own) => (
@@ -34,6 +36,21 @@ export function OwnList({ part, workshop, kinds, more = [] }: OwnListProps) {
       {homeless.map((own) => (
         <Own key={own.way.id} own={own} part={part} workshop={workshop} instead={null} />
       ))}
+      {skipped.map(({ habit, by }) => {
+        const words = decisionWords(habit.decides, namesOf(part, workshop, null));
+        return (
+          <li key={by.way.id}>
+            <b>Not this time:</b> <Say text={words} />{' '}
+            <Button
+              size="small"
+              aria-label={`Do it after all: ${words}`}
+              onClick={() => deciding?.takeBack(by)}
+            >
+              Do it after all
+            </Button>
+          </li>
+        );
+      })}
     </ul>
   );
 }

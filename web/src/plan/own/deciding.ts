@@ -1,4 +1,4 @@
-import type { Decision, PartPlan, ScopedWay, StepName, WayScope } from '@compas/core';
+import type { Decision, Habit, PartPlan, ScopedWay, StepName, WayScope } from '@compas/core';
 import { createContext, useContext } from 'react';
 
 /** How far a decision reaches, from this order to everything that is made here. */
@@ -23,6 +23,8 @@ export interface Deciding {
   /** scopes that can be decided for here; a kept plan knows only its own order */
   scopes: readonly WayScope[];
   decide: (wanted: Wanted) => void;
+  /** habits that are not followed this time, each with the decision that says so */
+  skipped: readonly { habit: Habit; by: ScopedWay }[];
   takeBack: (scoped: ScopedWay) => void;
   /** what was gone past is a Stop again */
   stopAgain: (finding: string) => void;

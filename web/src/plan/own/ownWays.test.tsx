@@ -139,6 +139,12 @@ describe('how it is sanded', () => {
     press('Not this time: no sanding');
     expect(kept.at(-1)?.[0]?.decides).toEqual({ kind: 'usual', wayId: 'w1' });
     expect(screen.getByRole('heading', { name: /^Sand with 5 grits/ })).toBeTruthy();
+    expect(screen.getByRole('list', { name: 'Done your way' }).textContent).toContain(
+      'Not this time: no sanding',
+    );
+    press('Do it after all: no sanding');
+    expect(kept.at(-1)).toEqual([]);
+    expect(screen.getByRole('heading', { name: 'Straight from the tool' })).toBeTruthy();
   });
 });
 
