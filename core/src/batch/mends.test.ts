@@ -85,6 +85,30 @@ describe('a piece that is mended', () => {
     expect(next).toMatchObject({ step: { id: 'turn' } });
   });
 
+  it('is mended where it was decided: what failed elsewhere, and was gone past, stays failed', () => {
+    const failed = event({ kind: 'tried', stepId: 'try', fits: false, note: '' });
+    const { steps, piece } = batch(
+      done('turn'),
+      done('peg'),
+      failed,
+      done('try'),
+      mended({ stepId: 'sand', again: ['turn'] }),
+    );
+    expect(failedIn(steps, piece).map((s) => s.id)).toEqual(['try']);
+  });
+
+  it('makes the checks of that step once more', () => {
+    const checked = [step('turn'), step('base', { checks: ['seam'] })];
+    const events = [
+      done('turn'),
+      event({ kind: 'checked', stepId: 'base', checkId: 'seam', passed: false }),
+      mended({ stepId: 'base' }),
+    ];
+    const [piece] = progressOf(lotsOf([{ partId: 'p', pieces: 1 }]), events, checked).pieces;
+    expect(piece?.checked.has('seam')).toBe(false);
+    expect(piece && failedIn(checked, piece)).toEqual([]);
+  });
+
   it('keeps a size of its own, and the reason', () => {
     const { piece, other } = batch(...toTheTrial, mended({ keeps: [{ stationId: 'neck', mm: 11.4 }] }));
     expect([...piece.keeps]).toEqual([['neck', 11.4]]);

@@ -30,15 +30,19 @@ export interface BatchProgress {
 export function progressOf(
   lots: readonly Lot[],
   events: readonly RunEvent[],
-  steps: readonly Pick<Step, 'id' | 'partId' | 'share' | 'takes'>[],
+  steps: readonly Pick<Step, 'id' | 'partId' | 'share' | 'takes' | 'checks'>[],
 ): BatchProgress {
   const progress: BatchProgress = { pieces: emptyPieces(lots, steps), readings: [] };
-  for (const event of inOrder(events)) play(progress, event);
+  const checksOf: ChecksOf = (id) => steps.find((s) => s.id === id)?.checks ?? [];
+  for (const event of inOrder(events)) play(progress, event, checksOf);
   for (const piece of progress.pieces) if (piece.rejected !== null) piece.given.add(piece.place);
   const partners = partnersOf(progress.pieces, steps);
   for (const piece of progress.pieces) piece.partners = partners.get(piece.piece) ?? NOBODY;
   return progress;
 }
+
+/** The acceptance checks that are made in a step. */
+type ChecksOf = (stepId: string) => readonly string[];
 
 const NOBODY: PieceProgress['partners'] = new Map();
 
@@ -83,7 +87,11 @@ const inOrder = (events: readonly RunEvent[]): RunEvent[] =>
     (a, b) => a.at.localeCompare(b.at) || a.device.localeCompare(b.device) || a.sequence - b.sequence,
   );
 
-function play({ pieces, readings }: BatchProgress, { id, piece, at, body }: RunEvent): void {
+function play(
+  { pieces, readings }: BatchProgress,
+  { id, piece, at, body }: RunEvent,
+  checksOf: ChecksOf,
+): void {
   const state = pieces[piece - 1];
   if (!state) return;
   const instant = Date.parse(at);
@@ -145,7 +153,7 @@ function play({ pieces, readings }: BatchProgress, { id, piece, at, body }: RunE
       }
       return;
     case 'mended':
-      mend(pieces, state, body, at);
+      mend(pieces, state, body, { at, checksOf });
       return;
     case 'reopened':
       state.done.delete(body.stepId);
@@ -154,19 +162,22 @@ function play({ pieces, readings }: BatchProgress, { id, piece, at, body }: RunE
   }
 }
 
-/** What is done again is open again, and what did not hold is to be tried anew. */
+/**
+ * What is done again is open again, and so is the step at which it was decided: what did not hold there is tried anew.
+ * What failed elsewhere stays failed.
+ */
 function mend(
   pieces: readonly PieceProgress[],
   state: PieceProgress,
   { stepId, again, keeps, why }: Extract<RunEvent['body'], { kind: 'mended' }>,
-  at: string,
+  { at, checksOf }: { at: string; checksOf: ChecksOf },
 ): void {
-  for (const id of again) {
+  for (const id of new Set([stepId, ...again])) {
     state.done.delete(id);
     comeApart(pieces, state, id);
+    state.tried.delete(id);
+    for (const check of checksOf(id)) state.checked.delete(check);
   }
-  for (const [id, fits] of state.tried) if (!fits) state.tried.delete(id);
-  for (const [id, held] of state.checked) if (!held) state.checked.delete(id);
   for (const { stationId, mm } of keeps) state.keeps.set(stationId, mm);
   state.mends.push({ stepId, why, at });
 }

@@ -1,6 +1,5 @@
 import {
   BATCHING_SCHOOLS,
-  DECISION_KINDS,
   DRILL_MOMENTS,
   DRILL_SETUPS,
   type DrillChoice,
@@ -9,7 +8,6 @@ import {
   materialById,
   MOUNT_KINDS,
   nextWholeHour,
-  type OwnWay,
   type Part,
   type PartChoices,
   type PatternBody,
@@ -20,6 +18,7 @@ import {
   type Workshop,
 } from '@compas/core';
 import { onClock } from '../ui/clock.js';
+import { waysIn } from './own/waysInAddress.js';
 
 /** A plan that is being thought about: its choices live in the address, so that it can be shared. */
 export interface Draft {
@@ -132,29 +131,6 @@ function fittingOf(of: (key: string) => string | null): Partial<PartChoices> {
     ...(ways.length > 0 ? { ways } : {}),
   };
 }
-
-/** What is decided otherwise, in an address; what cannot be read there is left out. */
-export function waysIn(text: string | null): OwnWay[] {
-  if (text === null) return [];
-  try {
-    const read: unknown = JSON.parse(text);
-    return Array.isArray(read) ? read.filter(isWay) : [];
-  } catch {
-    return [];
-  }
-}
-
-function isWay(value: unknown): value is OwnWay {
-  const { id, decides, why, by, at } = (value ?? {}) as Partial<Record<keyof OwnWay, unknown>>;
-  const { kind } = (decides ?? {}) as { kind?: unknown };
-  return (
-    [id, why, by, at].every((text) => typeof text === 'string') && DECISION_KINDS.some((k) => k === kind)
-  );
-}
-
-/** The same for the address; nothing where all is usual. */
-export const waysText = (ways: readonly OwnWay[]): string | null =>
-  ways.length === 0 ? null : JSON.stringify(ways);
 
 /** Choices for single holes in an address: hole!moment!set-up, one after another. */
 const HOLES = ';';

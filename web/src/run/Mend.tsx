@@ -13,7 +13,7 @@ import {
   type RunEventBody,
   type Step,
 } from '@compas/core';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import type { BatchDetail } from '../api/batch.js';
 import { Length, Say } from '../ui/Length.js';
 
@@ -137,10 +137,8 @@ const CAN_BE_AGAIN: ReadonlySet<string> = new Set(['cut', 'bore', 'treat', 'join
 function AsItStands({ batch, part, steps, state, thin }: MendProps & { thin: readonly OffSize[] }) {
   const { pattern } = batch.snapshot.inputs;
   const drawn = pattern.parts.find((p) => p.id === part.partId) ?? pattern.parts[0];
-  const key = thin.map(({ station, mm }) => `${station.id} ${mm}`).join();
-  // worked out once for what was measured: the screen is drawn anew every second
-  // eslint-disable-next-line react-hooks/exhaustive-deps
-  const stands = useMemo(() => spoilt(steps, part, drawn, state, thin), [steps, part, drawn, state, key]);
+  // worked out when the form is opened: nothing is recorded on the piece while it is
+  const [stands] = useState(() => spoilt(steps, part, drawn, state, thin));
   if (!stands) return null;
   const { lost, left } = stands;
   return (

@@ -4,11 +4,11 @@ import { useMemo, useState } from 'react';
 import { exampleInputs } from '../../../../core/src/plan/exampleShop.js';
 import { answering, choose, shownInApp } from '../../../test/inApp.js';
 import { Findings } from '../../ui/Findings.js';
-import { waysIn, waysText } from '../draft.js';
 import { KeepPlan } from '../KeepPlan.js';
 import { StageWork } from '../StageWork.js';
 import { DecidingHere } from './DecidingHere.js';
 import { GoPast } from './GoPast.js';
+import { waysIn, waysText } from './waysInAddress.js';
 
 const base = exampleInputs(3);
 const way = (decides: Decision, more: Partial<Habit> = {}): Habit => ({
@@ -329,6 +329,15 @@ it('own ways pass through an address as they are; what is no way is left out', (
   expect(waysText([])).toBeNull();
   expect(waysIn('{broken')).toEqual([]);
   expect(
-    waysIn(JSON.stringify([{ id: 'a' }, { ...ways[0], decides: { kind: 'magic' } }, 5, ...ways])),
+    waysIn(
+      JSON.stringify([
+        { id: 'a' },
+        { ...ways[0], decides: { kind: 'magic' } },
+        { ...ways[0], decides: { kind: 'grits' } },
+        { ...ways[0], decides: { kind: 'extra', step: {} } },
+        5,
+        ...ways,
+      ]),
+    ),
   ).toEqual(ways);
 });
