@@ -36,6 +36,7 @@ const WEB_GROUND = ['api', 'ui', 'saving', 'workers', 'strip'];
 const WEB_SCREENS = {
   access: [],
   bench: [],
+  order: ['plan'],
   run: [],
   plan: ['pattern', 'workshop'],
   twins: ['plan', 'run'],
@@ -71,6 +72,7 @@ const SERVER_ROOMS = [
   'hardware',
   'drying',
   'batch',
+  'order',
   'files',
   'demo',
 ];

@@ -11,6 +11,7 @@ import { DryingModule } from './drying/drying.module.js';
 import { FilesModule } from './files/files.module.js';
 import { HardwareModule } from './hardware/hardware.module.js';
 import { HealthController } from './health/health.controller.js';
+import { OrderModule } from './order/order.module.js';
 import { PatternModule } from './pattern/pattern.module.js';
 import { StockModule } from './stock/stock.module.js';
 import { WorkshopModule } from './workshop/workshop.module.js';
@@ -32,6 +33,7 @@ export class AppModule {
         StockModule,
         DryingModule,
         BatchModule,
+        OrderModule,
         FilesModule,
       ],
       controllers: [HealthController],

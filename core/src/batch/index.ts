@@ -37,3 +37,12 @@ export {
   withSpares,
 } from './lots.js';
 export { contradictions } from './contradictions.js';
+export {
+  carrierOf,
+  countWords,
+  type ItemsMade,
+  itemsMade,
+  type LineStand,
+  restedAt,
+  sharedOut,
+} from './delivery.js';

@@ -1,7 +1,8 @@
 import { formatLength, minutesInWords, speak, type Units } from '../measure/index.js';
 import type { Step } from '../route/index.js';
 import { chosenSchedule, thingsNeeded, type PartPlan, type Plan } from '../plan/index.js';
-import { MARGIN, PAPERS, type Ink, type Page, type Paper } from './page.js';
+import type { Page, Paper } from './page.js';
+import { body, head, textSheet, type Line } from './textSheet.js';
 
 export interface BatchSheetWish {
   title: string;
@@ -11,26 +12,9 @@ export interface BatchSheetWish {
   paper: Paper;
 }
 
-/** A line of the sheet before it has a page. */
-interface Line {
-  size: number;
-  bold?: boolean;
-  text: string;
-  /** second column, for figures beside words */
-  right?: string;
-  gap?: number;
-}
-
-/** Mean width of a character, as a share of its size: used to wrap before a font is chosen. */
-const CHARACTER = 0.5;
-const LEADING = 1.42;
-
 /** The batch on paper, for the wall beside the lathe: blank, drilling, holding, sizes, steps, cautions. */
 export function batchSheet(wish: BatchSheetWish): Page[] {
-  const paper = PAPERS[wish.paper];
-  const width = paper.width - 2 * MARGIN;
-  const lines = linesOf(wish).flatMap((line) => wrap(line, width));
-  return paginate(lines, paper, wish.title);
+  return textSheet(linesOf(wish), wish.paper, wish.title);
 }
 
 function linesOf(wish: BatchSheetWish): Line[] {
@@ -61,9 +45,6 @@ function linesOf(wish: BatchSheetWish): Line[] {
     ),
   ];
 }
-
-const head = (text: string): Line => ({ size: 4.4, bold: true, text, gap: 3 });
-const body = (text: string, right?: string): Line => ({ size: 3.5, text, right });
 
 /** One part: blank, drilling, holding, sizes, steps. */
 function partLines(part: PartPlan, units: Units, several: boolean): Line[] {
@@ -119,56 +100,4 @@ function stepLines(step: Step, i: number, units: Units): Line[] {
     ...step.words.map((w): Line => ({ size: 3.3, text: `       ${speak(w, units)}` })),
     ...(timers ? [{ size: 3.3, text: `       ${timers}` }] : []),
   ];
-}
-
-function wrap(line: Line, width: number): Line[] {
-  const room = Math.floor(
-    (width - (line.right?.length ?? 0) * line.size * CHARACTER) / (line.size * CHARACTER),
-  );
-  const rows: string[] = [''];
-  for (const word of line.text.split(/(?<=\s)/)) {
-    const last = rows.length - 1;
-    if ((rows[last] ?? '').length + word.length > room && rows[last] !== '') rows.push(`       ${word}`);
-    else rows[last] = (rows[last] ?? '') + word;
-  }
-  return rows.map((text, i) => (i === 0 ? { ...line, text } : { size: line.size, bold: line.bold, text }));
-}
-
-function paginate(lines: Line[], paper: { width: number; height: number }, title: string): Page[] {
-  const pages: Ink[][] = [[]];
-  let y = MARGIN;
-  for (const line of lines) {
-    const height = line.size * LEADING + (line.gap ?? 0);
-    if (y + height > paper.height - MARGIN) {
-      pages.push([]);
-      y = MARGIN;
-    }
-    y += height;
-    const ink = pages.at(-1);
-    ink?.push({ kind: 'text', x: MARGIN, y, size: line.size, text: line.text, bold: line.bold });
-    if (line.right !== undefined)
-      ink?.push({
-        kind: 'text',
-        x: paper.width - MARGIN,
-        y,
-        size: line.size,
-        text: line.right,
-        align: 'right',
-        bold: line.bold,
-      });
-  }
-  return pages.map((ink, i) => ({
-    ...paper,
-    ink: [
-      ...ink,
-      {
-        kind: 'text',
-        x: paper.width - MARGIN,
-        y: paper.height - 6,
-        size: 3,
-        align: 'right',
-        text: `${title}, page ${i + 1} of ${pages.length}`,
-      },
-    ],
-  }));
 }

@@ -5,6 +5,7 @@ export { threeUnits } from './prints/stick.js';
 export { radiiOf } from './prints/gaugeSheet.js';
 export { pageDxf, pageSvg } from './prints/inkFiles.js';
 export { batchSheet } from './batchSheet.js';
+export { type DeliveredLine, deliverySheet } from './deliverySheet.js';
 export { FileProblem, MOST_BYTES } from './fileProblem.js';
 export type { Drawing } from './drawnLine.js';
 export { profileOf } from './profileOf.js';

@@ -26,6 +26,8 @@ interface Habit {
   coat: Coat;
   between?: Coat;
   cureMinutes: number;
+  /** what whoever uses the item is told */
+  care: string;
 }
 
 const HOUR = 60;
@@ -36,23 +38,28 @@ const HABITS: Record<FinishKind, Habit> = {
   'friction polish': {
     coat: { name: 'friction polish, until it is warm', speed: 'fast', minutes: 1, waitMinutes: 0 },
     cureMinutes: 2 * HOUR,
+    care: 'Keep it from water and spirits; rub it up with a dry cloth.',
   },
   oil: {
     coat: { name: 'oil, wipe off what stands', speed: 'stopped', minutes: 2, waitMinutes: DAY },
     cureMinutes: 7 * DAY,
+    care: 'Wipe it with a damp cloth and dry it; oil it again thinly when it looks dry, and spread the rag flat to dry.',
   },
   lacquer: {
     coat: { name: 'thin coat of lacquer', speed: 'stopped', minutes: 1.5, waitMinutes: 45 },
     between: { name: 'scuff lightly before the last coat', speed: 'slow', minutes: 0.5, waitMinutes: 0 },
     cureMinutes: DAY,
+    care: 'Wipe it with a damp cloth; no solvent.',
   },
   wax: {
     coat: { name: 'wax, then buff with paper', speed: 'fast', minutes: 1, waitMinutes: 0 },
     cureMinutes: 15,
+    care: 'The wax has to be renewed often: a little on a cloth, then rub it up. Keep it from water.',
   },
   burnish: {
     coat: { name: 'a handful of its own shavings', speed: 'fast', minutes: 0.5, waitMinutes: 0 },
     cureMinutes: 0,
+    care: 'Nothing was put on it: keep it dry. Hands darken it with time.',
   },
 };
 
@@ -68,6 +75,9 @@ export function protocolOf(finish: Finish): FinishProtocol {
   }
   return { finish, coats, cureMinutes };
 }
+
+/** How an item is looked after by what was put on it; null for a surface as it came from the tool or the abrasive. */
+export const careFor = (finish: FinishKind | null): string => HABITS[finish ?? 'burnish'].care;
 
 /** Where a finish does not go with the wood or with those who will use the item. */
 export function finishFindings(

@@ -1,2 +1,2 @@
 export { type ChosenGrits, grainMicrons, gritLadder, type GritStep } from './grit.js';
-export { finishFindings, type FinishProtocol, protocolOf } from './finishing.js';
+export { careFor, finishFindings, type FinishProtocol, protocolOf } from './finishing.js';

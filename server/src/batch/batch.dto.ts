@@ -80,11 +80,23 @@ export class PlanChoicesDto extends PartChoicesDto {
   @ApiProperty() @ObjectField(() => SchoolsDto) schools: SchoolsDto;
 }
 
+/** A line of an order. */
+export class LineRefDto {
+  @IdField() orderId: string;
+  @NumberField({ min: 1, max: 1000, whole: true }) number: number;
+}
+
+/** A batch is made for lines that are ordered, for one more of an order, or for an order of its own. */
 export class NewBatchDto extends PlanChoicesDto {
   @IdField() patternId: string;
   @NumberField({ min: 1, max: 1_000_000, whole: true }) revision: number;
   @TextField({ min: 1, max: 80 }) name: string;
-  @TextField({ min: 1, max: 80 }) customer: string;
+  @TextField({ min: 1, max: 80, optional: true }) customer?: string;
+  /** order that it is one more line of */
+  @IdField({ optional: true }) orderId?: string;
+  @ApiProperty({ type: [LineRefDto], required: false })
+  @ListField(() => LineRefDto, { max: 100, optional: true })
+  lines?: LineRefDto[];
 }
 
 /** More pieces of a part, for some that were rejected. */

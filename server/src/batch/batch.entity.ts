@@ -6,7 +6,6 @@ import { SharedRow } from '../database/sharedRow.js';
 export class BatchEntity extends SharedRow {
   @PrimaryColumn({ type: 'uuid', name: 'workshop_id' }) workshopId: string;
   @PrimaryColumn('uuid') id: string;
-  @Column('uuid', { name: 'order_id' }) orderId: string;
   @Column('uuid', { name: 'pattern_id' }) patternId: string;
   @Column('int') revision: number;
   @Column('text') name: string;

@@ -2,6 +2,7 @@ import { Module } from '@nestjs/common';
 import { TypeOrmModule } from '@nestjs/typeorm';
 import { BatchEntity } from './batch.entity.js';
 import { OrderEntity, OrderLineEntity } from './order.entity.js';
+import { OrderLines } from './orderLines.js';
 import { PlanVersionEntity } from './planVersion.entity.js';
 import { DryingModule } from '../drying/drying.module.js';
 import { HardwareModule } from '../hardware/hardware.module.js';
@@ -24,7 +25,7 @@ import { SnapshotController } from './snapshot.controller.js';
     HardwareModule,
   ],
   controllers: [BatchController, SnapshotController],
-  providers: [BatchService, EventStore, PieceSummaries, PiecesUnderWay, SparesService],
-  exports: [BatchService, EventStore],
+  providers: [BatchService, EventStore, OrderLines, PieceSummaries, PiecesUnderWay, SparesService],
+  exports: [BatchService, EventStore, PieceSummaries],
 })
 export class BatchModule {}

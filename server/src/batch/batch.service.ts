@@ -37,17 +37,21 @@ import type {
 } from './batch.dto.js';
 import { BatchEntity } from './batch.entity.js';
 import { EventStore } from './eventStore.js';
-import { OrderEntity, OrderLineEntity } from './order.entity.js';
+import { OrderLines } from './orderLines.js';
 import { PieceSummaries } from './pieceSummaries.js';
 import { keptPlan } from './refill.js';
 import { PiecesUnderWay } from './piecesUnderWay.js';
 import { PlanVersionEntity } from './planVersion.entity.js';
 import { refuseUnknownParts, refuseUnmade, refuseUnreasoned } from './refusals.js';
 
-const COLUMNS = `b.id, b.name, o.customer, to_char(o.due, 'YYYY-MM-DD') AS due, b.pattern_id AS "patternId", p.name AS "patternName", b.revision,
+const COLUMNS = `b.id, b.name, coalesce(o.customer, 'stock') AS customer, to_char(o.due, 'YYYY-MM-DD') AS due, b.pattern_id AS "patternId", p.name AS "patternName", b.revision,
   b.pieces, b.lots, b.plan_version AS "planVersion", b.put_away_at IS NOT NULL AS "putAway"`;
 const JOINED = `
-FROM batches b JOIN orders o ON o.workshop_id = b.workshop_id AND o.id = b.order_id
+FROM batches b LEFT JOIN LATERAL (
+  SELECT string_agg(DISTINCT o.customer, ', ') AS customer, min(o.due) AS due
+  FROM order_lines l JOIN orders o ON o.workshop_id = l.workshop_id AND o.id = l.order_id
+  WHERE l.workshop_id = b.workshop_id AND l.batch_id = b.id
+) o ON true
 JOIN patterns p ON p.workshop_id = b.workshop_id AND p.id = b.pattern_id`;
 const PLAN = `
 JOIN plan_versions v ON v.workshop_id = b.workshop_id AND v.batch_id = b.id AND v.version = b.plan_version`;
@@ -109,6 +113,7 @@ export class BatchService {
     private readonly events: EventStore,
     private readonly summaries: PieceSummaries,
     private readonly underWay: PiecesUnderWay,
+    private readonly lines: OrderLines,
     private readonly rows: SharedRows,
   ) {}
 
@@ -169,23 +174,12 @@ export class BatchService {
     const { manager } = this.transaction;
     const snapshot = await this.plan(dto.patternId, dto.revision, dto);
     const id = randomUUID();
-    const orderId = randomUUID();
     const { patternId, revision } = dto;
     const lots = lotsOf(snapshot.plan.parts);
     const pieces = piecesIn(lots);
-    await manager.insert(OrderEntity, { workshopId, id: orderId, customer: dto.customer, due: dto.due });
-    await manager.insert(OrderLineEntity, {
-      workshopId,
-      orderId,
-      number: 1,
-      patternId,
-      revision,
-      pieces: dto.pieces,
-    });
     await manager.insert(BatchEntity, {
       workshopId,
       id,
-      orderId,
       patternId,
       revision,
       name: dto.name,
@@ -196,6 +190,7 @@ export class BatchService {
       summaryRule: this.summaries.rule,
       ...this.rows.first(),
     });
+    await this.lines.book(id, dto);
     const kept = keptPlan(snapshot);
     await manager.insert(PlanVersionEntity, { workshopId, batchId: id, version: 1, ...kept });
     await manager.query(

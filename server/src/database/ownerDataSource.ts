@@ -5,6 +5,7 @@ import { Stock1795000000003 } from './migrations/3-stock.js';
 import { Together1796000000004 } from './migrations/4-together.js';
 import { Routes1796000000005 } from './migrations/5-routes.js';
 import { Items1796000000006 } from './migrations/6-items.js';
+import { Orders1796000000007 } from './migrations/7-orders.js';
 
 export const MIGRATIONS = [
   Foundation1772000000001,
@@ -13,6 +14,7 @@ export const MIGRATIONS = [
   Together1796000000004,
   Routes1796000000005,
   Items1796000000006,
+  Orders1796000000007,
 ];
 
 /**

@@ -10,6 +10,7 @@ import { EventStore } from '../batch/eventStore.js';
 import { DryingService } from '../drying/drying.service.js';
 import { StockService } from '../stock/stock.service.js';
 import { WorkshopTransaction } from '../database/workshopTransaction.js';
+import { OrderService } from '../order/order.service.js';
 import { KitService } from '../hardware/kit.service.js';
 import type { PatternView } from '../pattern/pattern.dto.js';
 import { PatternService } from '../pattern/pattern.service.js';
@@ -33,6 +34,8 @@ import {
 const HOUR = 3_600_000;
 const DAY = 24 * HOUR;
 
+const dayOf = (instant: number): string => new Date(instant).toISOString().slice(0, 10);
+
 /** Loads the demo workshop through the same services that serve the screens. */
 @Injectable()
 export class DemoService {
@@ -48,6 +51,7 @@ export class DemoService {
     private readonly samples: SampleService,
     private readonly stock: StockService,
     private readonly drying: DryingService,
+    private readonly orders: OrderService,
   ) {}
 
   async load(now: number): Promise<void> {
@@ -135,6 +139,16 @@ export class DemoService {
       check: () => ({ passed: true }),
       rejected: { piece: 5, cause: 'A check opened at the ferrule shoulder while shaping' },
     });
+    const guesthouse = await this.orders.create({
+      customer: 'Marrowfield Guesthouse',
+      due: dayOf(now + 9 * DAY),
+      lines: [
+        { patternId: stopper.id, pieces: 6 },
+        { patternId: lightPull.id, pieces: 20 },
+        { patternId: this.named(patterns, 'Dumpling rolling pin').id, pieces: 3 },
+      ],
+    });
+    const line = (number: number) => ({ lines: [{ orderId: guesthouse.id, number }] });
     const gluing = await this.order(
       stopper,
       'Marrowfield Guesthouse',
@@ -142,6 +156,7 @@ export class DemoService {
       now - 3 * HOUR,
       now + 9 * DAY,
       'wax',
+      line(1),
     );
     await this.play(gluing, {
       begun: now - 2 * HOUR,
@@ -150,7 +165,7 @@ export class DemoService {
       deviation: spread,
       check: stopperCheck,
     });
-    await this.order(lightPull, 'Marrowfield Guesthouse', 20, now + DAY, now + 14 * DAY, 'wax');
+    await this.order(lightPull, 'Marrowfield Guesthouse', 20, now + DAY, now + 9 * DAY, 'wax', line(2));
     await this.order(handle, 'Hobb Lane Allotments', 14, now + 2 * DAY, now + 20 * DAY, 'oil', {
       ways: [notSanded(now)],
     });
@@ -164,11 +179,7 @@ export class DemoService {
 
   /** A leg that stays square, a spoon about two axes, and dibbers planned for the treadle lathe in the yard. */
   private async loadMore(patterns: PatternView[], now: number): Promise<void> {
-    const named = (name: string) => {
-      const found = patterns.find((p) => p.name === name);
-      if (!found) throw new Error(`The demo pattern “${name}” is missing.`);
-      return found;
-    };
+    const named = (name: string) => this.named(patterns, name);
     await this.order(named('Footstool leg'), 'Hobb Lane Allotments', 4, now + DAY, now + 18 * DAY, 'oil');
     await this.order(named('Tea caddy spoon'), 'Sedgewater Inn', 3, now + DAY, now + 16 * DAY, 'oil');
     const { name, version, body } = await this.workshop.show();
@@ -176,6 +187,12 @@ export class DemoService {
     await this.workshop.change(name, yard, version);
     await this.order(named('Garden dibber'), 'Hobb Lane Allotments', 4, now + DAY, now + 12 * DAY, 'oil');
     await this.workshop.change(name, body, version + 1);
+  }
+
+  private named(patterns: readonly PatternView[], name: string): PatternView {
+    const found = patterns.find((p) => p.name === name);
+    if (!found) throw new Error(`The demo pattern “${name}” is missing.`);
+    return found;
   }
 
   /** Items of several parts, half run: two are together, one cures, and one body was lost on the way. */
@@ -214,8 +231,8 @@ export class DemoService {
       name: `${pieces} × ${pattern.name}`,
       customer,
       pieces,
-      start: `${new Date(start).toISOString().slice(0, 10)}T08:00`,
-      due: new Date(due).toISOString().slice(0, 10),
+      start: `${dayOf(start)}T08:00`,
+      due: dayOf(due),
       materialId: pattern.body.parts[0].materialId,
       finishId,
       perBlank: 1,

@@ -7,6 +7,7 @@ import { DryingModule } from '../drying/drying.module.js';
 import { WorkshopModule } from '../workshop/workshop.module.js';
 import { StockModule } from '../stock/stock.module.js';
 import { HardwareModule } from '../hardware/hardware.module.js';
+import { OrderModule } from '../order/order.module.js';
 import { PatternModule } from '../pattern/pattern.module.js';
 import { ownerDataSource } from '../database/ownerDataSource.js';
 import { settingsFromEnvironment, type Settings } from '../database/settings.js';
@@ -23,6 +24,7 @@ class DemoModule {
         AccessModule,
         BatchModule,
         HardwareModule,
+        OrderModule,
         PatternModule,
         StockModule,
         DryingModule,
@@ -34,8 +36,8 @@ class DemoModule {
 }
 
 const DROP_DEMO = `
-DELETE FROM batches b USING workshops w WHERE w.id = b.workshop_id AND w.demo;
 DELETE FROM order_lines l USING workshops w WHERE w.id = l.workshop_id AND w.demo;
+DELETE FROM batches b USING workshops w WHERE w.id = b.workshop_id AND w.demo;
 DELETE FROM users u USING memberships m, workshops w WHERE m.user_id = u.id AND w.id = m.workshop_id AND w.demo
   AND NOT EXISTS (SELECT 1 FROM memberships x JOIN workshops y ON y.id = x.workshop_id WHERE x.user_id = u.id AND NOT y.demo);
 DELETE FROM workshops WHERE demo;`;

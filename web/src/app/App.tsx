@@ -65,6 +65,7 @@ const DryingScreen = lazy(() => import('../stock/DryingScreen.js'));
 const MaterialsScreen = lazy(() => import('../stock/MaterialsScreen.js'));
 const LedgerScreen = lazy(() => import('../stock/LedgerScreen.js'));
 const RunScreen = lazy(() => import('../run/RunScreen.js'));
+const OrdersScreen = lazy(() => import('../order/OrdersScreen.js'));
 const TwinsScreen = lazy(() => import('../twins/TwinsScreen.js'));
 
 const router = createBrowserRouter([
@@ -79,6 +80,7 @@ const router = createBrowserRouter([
         errorElement: <Fault />,
         children: [
           { path: '/', element: <Bench /> },
+          { path: '/orders', element: <OrdersScreen /> },
           { path: '/patterns', element: <Shelf /> },
           { path: '/patterns/new', element: <NewPattern /> },
           { path: '/patterns/copy', element: <CopyScreen /> },

@@ -4,6 +4,7 @@ import { useNavigate } from 'react-router';
 
 const GO: Record<string, { to: string; words: string }> = {
   b: { to: '/', words: 'to the Bench' },
+  o: { to: '/orders', words: 'to the Orders' },
   p: { to: '/patterns', words: 'to the Patterns' },
   s: { to: '/stock', words: 'to the Stock' },
   w: { to: '/workshop', words: 'to the Workshop' },

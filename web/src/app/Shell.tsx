@@ -39,6 +39,7 @@ export function Shell() {
 
 const PLACES = [
   { to: '/', label: 'Bench' },
+  { to: '/orders', label: 'Orders' },
   { to: '/patterns', label: 'Patterns' },
   { to: '/stock', label: 'Stock' },
   { to: '/workshop', label: 'Workshop' },
@@ -53,6 +54,7 @@ function Header({ session }: { session: Session }) {
     'workshop',
     'patterns',
     'batches',
+    'orders',
     'kits',
     'members',
     'stock',

@@ -9,6 +9,7 @@ import { workshopQuery } from '../api/workshop.js';
 import { clockWords, dayWords, onClock } from '../ui/clock.js';
 import { Say } from '../ui/Length.js';
 import { useNow } from '../ui/useNow.js';
+import { NotPlanned } from './NotPlanned.js';
 import { BenchStock } from './BenchStock.js';
 import './bench.css';
 
@@ -46,6 +47,7 @@ export default function Bench() {
         timeZone={timeZone}
         now={now}
       />
+      <NotPlanned />
       <BenchStock workshop={workshop.data.body} now={now} />
     </div>
   );

@@ -2,7 +2,7 @@ import { airOf, dryingWood, inputsOfPart, planOfPart, type PlanInputs, type Stag
 import { useQuery } from '@tanstack/react-query';
 import { memo, useCallback, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
-import { createBatch } from '../api/batches.js';
+import { createBatch, type NewBatch } from '../api/batches.js';
 import { patternQuery, type Pattern } from '../api/patterns.js';
 import { dryingQuery, type Bundle } from '../api/stock.js';
 import { useChange } from '../api/useChange.js';
@@ -10,16 +10,20 @@ import { kitsQuery, workshopQuery, type WorkshopDetail } from '../api/workshop.j
 import type { DryingWood, Kit, OwnWay, Plan } from '@compas/core';
 import { Figures } from '../ui/Figures.js';
 import { Findings } from '../ui/Findings.js';
+import { FOR, LINES, linesIn, ORDER, SHOWN } from '../ui/planAddress.js';
 import { Trouble } from '../ui/Trouble.js';
 import { usePlan } from '../workers/usePlan.js';
-import { draftFrom, keyFor, type Choose, type Draft } from './draft.js';
+import { draftFrom, keyFor, plannedBy, type Choose, type Draft } from './draft.js';
+import { ForWhom, STOCK } from './ForWhom.js';
 import { KeepPlan } from './KeepPlan.js';
+import { LayAside } from './LayAside.js';
 import { OrderBand } from './OrderBand.js';
 import { DecidingHere } from './own/DecidingHere.js';
 import { GoPast } from './own/GoPast.js';
 import { waysText } from './own/waysInAddress.js';
-import { PartSwitch, SHOWN } from './PartSwitch.js';
+import { PartSwitch } from './PartSwitch.js';
 import { stageOf } from './stages.js';
+import { useKeptChoices } from './useKeptChoices.js';
 import { StageStrip } from './StageStrip.js';
 import { StageWork } from './StageWork.js';
 import { WorkScreen } from './WorkScreen.js';
@@ -49,10 +53,12 @@ function Drafting({ pattern, held, kits, bundles }: DraftingProps) {
   const [search] = useSearchParams();
   const [opened] = useState(() => Date.now());
   const stage = stageOf(useParams().stage, 'stock');
+  const wanted = plannedBy(search);
   const draft = useMemo(
-    () => draftFrom(search, pattern.body, workshop, opened),
-    [search, pattern.body, workshop, opened],
+    () => draftFrom(new URLSearchParams(wanted), pattern.body, workshop, opened),
+    [wanted, pattern.body, workshop, opened],
   );
+  useKeptChoices(search);
   const woods = useMemo(
     () => bundles.map(({ id, bundle }) => dryingWood(id, bundle, airOf(workshop))),
     [bundles, workshop],
@@ -71,15 +77,26 @@ function Drafting({ pattern, held, kits, bundles }: DraftingProps) {
   // what the plan that is shown was asked with: everything is drawn anew once, when the next one is there
   const [asked] = useState(() => new WeakMap<PlanInputs, Asked>());
   asked.set(inputs, { draft, query: search.size > 0 ? `?${search.toString()}` : '' });
-  const set = useChoose();
+  const setAll = useChoose();
   if (error) throw error;
   const planned = of && asked.get(of);
   if (!plan || !planned) return null;
-  const wanted = search.get(SHOWN);
-  const shown = plan.parts.find((p) => p.partId === wanted) ?? plan.parts[0];
+  const looked = search.get(SHOWN);
+  const shown = plan.parts.find((p) => p.partId === looked) ?? plan.parts[0];
   return (
-    <Drafted {...{ pattern, held, inputs: of, plan, ...planned, woods, stage, set }} shown={shown.partId} />
+    <Drafted
+      {...{ pattern, held, inputs: of, plan, ...planned, woods, stage, setAll }}
+      shown={shown.partId}
+    />
   );
+}
+
+/** For whom it is made: lines that are ordered, one more line of an order, somebody new, or the shelf. */
+function madeFor(search: URLSearchParams): Pick<NewBatch, 'customer' | 'orderId' | 'lines'> {
+  const lines = linesIn(search.get(LINES));
+  if (lines.length > 0) return { lines };
+  const orderId = search.get(ORDER);
+  return orderId === null ? { customer: search.get(FOR)?.trim() || STOCK } : { orderId };
 }
 
 /** What a plan was asked with. */
@@ -88,19 +105,23 @@ interface Asked {
   query: string;
 }
 
-/** Puts a choice into the address as it is when it is chosen; the same function for good. */
-function useChoose(): Choose {
+/** Puts choices into the address together. */
+type ChooseAll = (changed: Record<string, string | null>) => void;
+
+/** Puts choices into the address as it is when they are chosen; the same function for good. */
+function useChoose(): ChooseAll {
   const [, setSearch] = useSearchParams();
   const latest = useRef(setSearch);
   useLayoutEffect(() => {
     latest.current = setSearch;
   });
-  return useCallback((key, value) => {
+  return useCallback((changed) => {
     latest.current(
       (before) => {
         const after = new URLSearchParams(before);
-        if (value === null) after.delete(key);
-        else after.set(key, value);
+        for (const [key, value] of Object.entries(changed))
+          if (value === null) after.delete(key);
+          else after.set(key, value);
         return after;
       },
       // at once, not when there is time: the plan waits for it
@@ -117,7 +138,7 @@ interface DraftedProps {
   draft: Draft;
   woods: DryingWood[];
   stage: Stage;
-  set: Choose;
+  setAll: ChooseAll;
   /** the address that it was asked with */
   query: string;
   /** the part that is shown */
@@ -125,12 +146,14 @@ interface DraftedProps {
 }
 
 const Drafted = memo(function Drafted(props: DraftedProps) {
-  const { pattern, held, inputs, plan: whole, draft, woods, stage, set, query, shown } = props;
+  const { pattern, held, inputs, plan: whole, draft, woods, stage, setAll, query, shown } = props;
+  const set: Choose = (key, value) => setAll({ [key]: value });
   const first = whole.parts[0].partId;
   const show = (partId: string) => set(SHOWN, partId === first ? null : partId);
   const navigate = useNavigate();
-  const create = useChange(createBatch, 'batches');
+  const create = useChange(createBatch, 'batches', 'orders');
   const { workshop } = inputs;
+  const search = useMemo(() => new URLSearchParams(query), [query]);
   const plan = planOfPart(whole, pattern.body, shown);
   const ofPart = useMemo(() => inputsOfPart(inputs, shown), [inputs, shown]);
   const choose: Choose = (key, value) => set(keyFor(key, shown, first), value);
@@ -146,7 +169,7 @@ const Drafted = memo(function Drafted(props: DraftedProps) {
         patternId: pattern.id,
         revision: pattern.revision,
         name: `${draft.order.pieces} × ${pattern.name}`,
-        customer: draft.customer || 'stock',
+        ...madeFor(search),
         ...draft.order,
         ...(past.length > 0 ? { ways: [...(draft.order.ways ?? []), ...past] } : {}),
         schools: draft.schools,
@@ -186,7 +209,14 @@ const Drafted = memo(function Drafted(props: DraftedProps) {
               set={choose}
               parts={pattern.body.parts}
               woods={woods.filter((w) => w.materialId === plan.order.materialId)}
+              whom={<ForWhom patternId={pattern.id} search={search} set={setAll} />}
             >
+              <LayAside
+                patternId={pattern.id}
+                search={search}
+                pieces={draft.order.pieces}
+                due={draft.order.due}
+              />
               <KeepPlan findings={plan.findings} pending={create.isPending} onKeep={keep} />
             </OrderBand>
             <Trouble error={create.error} />

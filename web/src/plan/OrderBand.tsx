@@ -1,5 +1,5 @@
 import { BATCHING_SCHOOLS, type DryingWood, materialsOf, SPEED_SCHOOLS, type Workshop } from '@compas/core';
-import { DatePicker, Input, InputNumber, Select } from 'antd';
+import { DatePicker, InputNumber, Select } from 'antd';
 import dayjs from 'dayjs';
 import type { ReactNode } from 'react';
 import { NO_FINISH, ONLY, type Draft } from './draft.js';
@@ -13,6 +13,8 @@ interface OrderBandProps {
   parts: readonly { id: string; name: string }[];
   /** wood of the chosen material that still dries */
   woods: readonly DryingWood[];
+  /** for whom it is made */
+  whom: ReactNode;
   children: ReactNode;
 }
 
@@ -22,8 +24,8 @@ const DRY_STOCK = 'dry';
 const WHOLE = '';
 
 /** The order and its choices, always in sight while the plan is being made. */
-export function OrderBand({ draft, workshop, set, parts, woods, children }: OrderBandProps) {
-  const { order, customer } = draft;
+export function OrderBand({ draft, workshop, set, parts, woods, whom, children }: OrderBandProps) {
+  const { order } = draft;
   return (
     <div className="band" role="group" aria-label="Order">
       <label>
@@ -53,16 +55,7 @@ export function OrderBand({ draft, workshop, set, parts, woods, children }: Orde
           />
         </label>
       )}
-      <label>
-        For whom
-        <Input
-          aria-label="For whom"
-          defaultValue={customer}
-          maxLength={80}
-          className="w-word"
-          onBlur={(e) => set('for', e.target.value || null)}
-        />
-      </label>
+      {whom}
       <label>
         By when
         <DatePicker

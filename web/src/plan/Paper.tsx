@@ -1,7 +1,7 @@
 import { capitalised, type Paper, type Print, PRINT_WORDS } from '@compas/core';
 import { Segmented } from 'antd';
 import { useSearchParams } from 'react-router';
-import { SHOWN } from './PartSwitch.js';
+import { SHOWN } from '../ui/planAddress.js';
 
 /** The paper at hand; it stays in the address, so that every sheet comes on the same. */
 export function usePaper(): [Paper, (paper: Paper) => void] {

@@ -1,9 +1,7 @@
 import type { Plan } from '@compas/core';
 import { Segmented } from 'antd';
 import { useSearchParams } from 'react-router';
-
-/** Names the part that is shown in the address. */
-export const SHOWN = 'show';
+import { SHOWN } from '../ui/planAddress.js';
 
 /** Which part of an item is shown, kept in the address; the first when none is named. */
 export function useShownPart({ parts }: Pick<Plan, 'parts'>): [string, (partId: string) => void] {

@@ -18,13 +18,13 @@ import {
   type Workshop,
 } from '@compas/core';
 import { onClock } from '../ui/clock.js';
+import { FOR, LINES, ORDER, SHOWN } from '../ui/planAddress.js';
 import { waysIn } from './own/waysInAddress.js';
 
 /** A plan that is being thought about: its choices live in the address, so that it can be shared. */
 export interface Draft {
   order: PlanOrder;
   schools: Schools;
-  customer: string;
 }
 
 /** Puts one choice of a plan into its address; null takes it out. */
@@ -47,6 +47,16 @@ const OF_PART: ReadonlySet<string> = new Set([
   'datum',
   'ways',
 ]);
+/** What an address says that no plan depends on: for whom it is made, and which part is looked at. */
+const ASIDE: readonly string[] = [FOR, ORDER, LINES, SHOWN];
+
+/** What of an address a plan is made of; the same text, the same plan. */
+export function plannedBy(search: URLSearchParams): string {
+  const own = new URLSearchParams(search);
+  for (const key of ASIDE) own.delete(key);
+  return own.toString();
+}
+
 /** The address says that one part is made by itself. */
 export const ONLY = 'part';
 
@@ -65,7 +75,6 @@ export function draftFrom(
   const [first, ...rest] = pattern.parts;
   const leading = only ?? first;
   return {
-    customer: search.get('for') ?? '',
     order: {
       ...(only && rest.length > 0 ? { partId: only.id } : {}),
       ...choicesOf(search, leading, leading.id, workshop),

@@ -1,8 +1,9 @@
 import { screen } from '@testing-library/react';
 import { useSearchParams } from 'react-router';
 import { exampleInputs } from '../../../core/src/plan/exampleShop.js';
-import { choose, shownInApp } from '../../test/inApp.js';
+import { answering, choose, shownInApp } from '../../test/inApp.js';
 import { draftFrom } from './draft.js';
+import { ForWhom } from './ForWhom.js';
 import { OrderBand } from './OrderBand.js';
 
 const { pattern, workshop } = exampleInputs(3);
@@ -16,16 +17,25 @@ const woods = [{ id: 'w1', label: 'Plum, split', readyOn: '2026-05-02' }] as nev
 function Band() {
   const [search, setSearch] = useSearchParams();
   const draft = draftFrom(search, pattern, workshop, Date.UTC(2026, 2, 2, 8, 20));
-  const set = (key: string, value: string | null) =>
+  const setAll = (changed: Record<string, string | null>) =>
     setSearch((before) => {
       const next = new URLSearchParams(before);
-      if (value === null) next.delete(key);
-      else next.set(key, value);
+      for (const [key, value] of Object.entries(changed))
+        if (value === null) next.delete(key);
+        else next.set(key, value);
       return next;
     });
+  const set = (key: string, value: string | null) => setAll({ [key]: value });
   return (
     <>
-      <OrderBand draft={draft} workshop={workshop} set={set} parts={parts} woods={woods}>
+      <OrderBand
+        draft={draft}
+        workshop={workshop}
+        set={set}
+        parts={parts}
+        woods={woods}
+        whom={<ForWhom patternId="p1" search={search} set={setAll} />}
+      >
         <button>Begin</button>
       </OrderBand>
       <output>{JSON.stringify(draft)}</output>
@@ -33,8 +43,32 @@ function Band() {
   );
 }
 
-const shown = () => {
-  const { user, router } = shownInApp(<Band />);
+const LINE = {
+  number: 1,
+  patternId: 'p1',
+  patternName: 'Stopper',
+  pieces: 6,
+  batchId: null,
+  choices: '',
+  given: [],
+  ready: [],
+  coming: 0,
+  short: 6,
+  plannedEnd: null,
+};
+const order = (id: string, rest: object = {}) => ({
+  id,
+  customer: 'The inn',
+  due: null,
+  version: 1,
+  closed: false,
+  lines: [],
+  ...rest,
+});
+
+const shown = (orders: object[] = [], at = '') => {
+  answering({ 'GET /api/orders': () => ({ body: orders }) });
+  const { user, router } = shownInApp(<Band />, { at: `/${at}` });
   return {
     user,
     address: () => Object.fromEntries(new URLSearchParams(router.state.location.search)),
@@ -53,15 +87,48 @@ describe('the order of a plan', () => {
     expect(draft().order).toMatchObject({ pieces: 24, perBlank: 3 });
   });
 
-  it('takes for whom when the field is left, and forgets an emptied one', async () => {
+  it('takes for whom as it is typed, and forgets an emptied one', async () => {
     const { user, address } = shown();
-    await user.type(screen.getByLabelText('For whom'), 'The inn');
-    expect(address()).toEqual({});
-    await user.tab();
+    await user.type(await screen.findByLabelText('For whom'), 'The inn');
     expect(address()).toEqual({ for: 'The inn' });
     await user.clear(screen.getByLabelText('For whom'));
-    await user.tab();
     expect(address()).toEqual({});
+  });
+
+  it('is one more line of an order that is open, by its day', async () => {
+    const { user, address } = shown([order('o1', { customer: 'The mill', due: '2026-03-20' })]);
+    await user.type(await screen.findByLabelText('For whom'), 'mi');
+    await user.click(await screen.findByText('One more line for The mill, Fri 20 Mar'));
+    expect(address()).toEqual({ order: 'o1', due: '2026-03-20' });
+    expect(screen.getByLabelText<HTMLInputElement>('For whom').value).toBe('The mill, Fri 20 Mar');
+  });
+
+  it('is made for several lines at once: so many as all want, by the first day', async () => {
+    const line = (number: number, pieces: number, rest: object = {}) => ({
+      ...LINE,
+      number,
+      pieces,
+      ...rest,
+    });
+    const orders = [
+      order('o1', {
+        customer: 'The mill',
+        due: '2026-03-20',
+        lines: [line(1, 6), line(2, 9, { patternId: 'p2' })],
+      }),
+      order('o2', {
+        customer: 'The school',
+        due: '2026-03-10',
+        lines: [line(1, 4), line(2, 8, { batchId: 'b' })],
+      }),
+    ];
+    const { user, address } = shown(orders, '?lines=o1.1&pieces=6');
+    await user.click(await screen.findByLabelText('Made for'));
+    // neither another pattern nor what is made already
+    const other = await screen.findByTitle('4 for The school, Tue 10 Mar');
+    expect(screen.queryAllByTitle(/^[89] for/)).toEqual([]);
+    await user.click(other);
+    expect(address()).toEqual({ lines: 'o1.1,o2.1', pieces: '10', due: '2026-03-10' });
   });
 
   it.each([

@@ -1,0 +1,67 @@
+import { useQuery } from '@tanstack/react-query';
+import { Button } from 'antd';
+import { useNavigate } from 'react-router';
+import { changeOrder, createOrder, ordersQuery, type Order } from '../api/orders.js';
+import { useChange } from '../api/useChange.js';
+import { FOR, LINES, ORDER } from '../ui/planAddress.js';
+import { Trouble } from '../ui/Trouble.js';
+import { STOCK } from './ForWhom.js';
+
+interface LayAsideProps {
+  patternId: string;
+  search: URLSearchParams;
+  pieces: number;
+  due: string | null;
+}
+
+/** Keeps a plan that is not ready as a line of an order, with all that was chosen; it waits on the Bench. */
+export function LayAside({ patternId, search, pieces, due }: LayAsideProps) {
+  const navigate = useNavigate();
+  const orders = useQuery(ordersQuery).data ?? [];
+  const put = useChange(putAside, 'orders');
+  // what is planned for a line is kept with it as it is chosen
+  if (search.has(LINES)) return null;
+  return (
+    <>
+      <Button
+        size="large"
+        loading={put.isPending}
+        onClick={() =>
+          put.mutate(
+            {
+              into: orders.find((o) => o.id === search.get(ORDER)) ?? null,
+              customer: search.get(FOR)?.trim() || STOCK,
+              due,
+              line: { patternId, pieces, choices: search.toString() },
+            },
+            { onSuccess: () => void navigate('/') },
+          )
+        }
+      >
+        Lay it aside
+      </Button>
+      <Trouble error={put.error} />
+    </>
+  );
+}
+
+interface Aside {
+  /** the order that it is one more line of */
+  into: Order | null;
+  customer: string;
+  due: string | null;
+  line: { patternId: string; pieces: number; choices: string };
+}
+
+/** Writes a line down with what was chosen for it: in an order that is open, or in one of its own. */
+function putAside({ into, customer, due, line }: Aside): Promise<Order> {
+  if (into === null) return createOrder({ customer, due, lines: [line] });
+  const before = into.lines.map(({ number, patternId, pieces }) => ({ number, patternId, pieces }));
+  return changeOrder({
+    id: into.id,
+    customer: into.customer,
+    due: into.due,
+    basedOn: into.version,
+    lines: [...before, line],
+  });
+}

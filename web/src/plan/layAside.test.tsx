@@ -1,0 +1,111 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { act, render, screen, waitFor } from '@testing-library/react';
+import { answering, shownInApp } from '../../test/inApp.js';
+import { LayAside } from './LayAside.js';
+import { useKeptChoices } from './useKeptChoices.js';
+
+const laid = (orders: object[], at: string) => {
+  const asked = answering({
+    'GET /api/orders?closed=no': () => ({ body: orders }),
+    'POST /api/orders': () => ({ status: 201, body: {} }),
+    'PUT /api/orders/o1': () => ({ body: {} }),
+  });
+  const search = new URLSearchParams(at);
+  const app = shownInApp(<LayAside patternId="p1" search={search} pieces={7} due="2026-03-20" />, {
+    at: '/patterns/p1/plan',
+    path: '/patterns/p1/plan',
+  });
+  return { ...app, asked };
+};
+
+describe('a plan that is laid aside', () => {
+  it('is a line of an order with all that was chosen, and leads to the Bench', async () => {
+    const { user, asked, router } = laid([], 'mount=screw&for=The inn');
+    await user.click(await screen.findByRole('button', { name: 'Lay it aside' }));
+    await waitFor(() => expect(router.state.location.pathname).toBe('/'));
+    expect(asked.find((a) => a.method === 'POST')?.body).toEqual({
+      customer: 'The inn',
+      due: '2026-03-20',
+      lines: [{ patternId: 'p1', pieces: 7, choices: 'mount=screw&for=The+inn' }],
+    });
+  });
+
+  it('is one more line of the order that was named', async () => {
+    const line = { number: 4, patternId: 'p9', pieces: 2, batchId: 'b' };
+    const order = { id: 'o1', customer: 'The mill', due: null, version: 5, closed: false, lines: [line] };
+    const { user, asked, router } = laid([order], 'order=o1');
+    await waitFor(() => expect(asked).toHaveLength(1));
+    await user.click(await screen.findByRole('button', { name: 'Lay it aside' }));
+    await waitFor(() => expect(router.state.location.pathname).toBe('/'));
+    expect(asked.find((a) => a.method === 'PUT')?.body).toEqual({
+      customer: 'The mill',
+      due: null,
+      basedOn: 5,
+      lines: [
+        { number: 4, patternId: 'p9', pieces: 2 },
+        { patternId: 'p1', pieces: 7, choices: 'order=o1' },
+      ],
+    });
+  });
+
+  it('need not be where it is planned for a line: that keeps itself', () => {
+    laid([], 'lines=o1.1');
+    expect(screen.queryByRole('button')).toBeNull();
+  });
+});
+
+const client = new QueryClient();
+
+/** Only keeps what an address chooses. */
+const Choosing = ({ address }: { address: string }) => (
+  <QueryClientProvider client={client}>
+    <Keeping address={address} />
+  </QueryClientProvider>
+);
+function Keeping({ address }: { address: string }) {
+  useKeptChoices(new URLSearchParams(address));
+  return null;
+}
+
+describe('what is chosen for an ordered line', () => {
+  beforeEach(() => jest.useFakeTimers());
+  afterEach(() => jest.useRealTimers());
+  const puts = (asked: ReturnType<typeof answering>) =>
+    asked.filter((a) => a.method === 'PUT').map(({ path, body }) => ({ path, body }));
+
+  it('is kept with it once nothing more is chosen for a moment, without the lines themselves', async () => {
+    const ok = () => ({ status: 204 });
+    const asked = answering({
+      'PUT /api/orders/o1/lines/2/choices': ok,
+      'PUT /api/orders/o3/lines/1/choices': ok,
+    });
+    const { rerender } = render(<Choosing address="lines=o1.2,o3.1&pieces=6" />);
+    await act(() => jest.advanceTimersByTimeAsync(2000));
+    expect(puts(asked)).toEqual([]);
+    for (const mount of ['chuck', 'screw'])
+      rerender(<Choosing address={`lines=o1.2,o3.1&pieces=6&mount=${mount}`} />);
+    await act(() => jest.advanceTimersByTimeAsync(2000));
+    const body = { choices: 'pieces=6&mount=screw' };
+    expect(puts(asked)).toEqual([
+      { path: '/api/orders/o1/lines/2/choices', body },
+      { path: '/api/orders/o3/lines/1/choices', body },
+    ]);
+  });
+
+  it('is kept by whoever leaves at once, too', async () => {
+    const asked = answering({ 'PUT /api/orders/o1/lines/2/choices': () => ({ status: 204 }) });
+    const { rerender, unmount } = render(<Choosing address="lines=o1.2&pieces=6" />);
+    rerender(<Choosing address="lines=o1.2&pieces=9" />);
+    unmount();
+    await act(() => jest.advanceTimersByTimeAsync(2000));
+    expect(puts(asked)).toEqual([{ path: '/api/orders/o1/lines/2/choices', body: { choices: 'pieces=9' } }]);
+  });
+
+  it('is not sent anywhere for a plan that is for nobody', async () => {
+    const asked = answering({});
+    const { rerender } = render(<Choosing address="pieces=6" />);
+    rerender(<Choosing address="pieces=7" />);
+    await act(() => jest.advanceTimersByTimeAsync(2000));
+    expect(asked).toEqual([]);
+  });
+});
