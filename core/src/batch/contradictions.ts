@@ -26,12 +26,16 @@ export function contradictions(
         ),
       ),
     ),
-    ...joinedTwice(ordered),
+    ...joinedWrong(ordered, steps, pieces),
   ];
 }
 
-/** A piece can be in one item only; the first that it was put to has it. */
-function joinedTwice(events: readonly RunEvent[]): Finding[] {
+/** A piece can be in one item only, the first that it was put to, and only where its part belongs. */
+function joinedWrong(
+  events: readonly RunEvent[],
+  steps: readonly Step[],
+  pieces: readonly BatchPiece[],
+): Finding[] {
   const findings: Finding[] = [];
   const taken = new Map<number, RunEvent>();
   const rejected = new Set<number>();
@@ -45,11 +49,14 @@ function joinedTwice(events: readonly RunEvent[]): Finding[] {
     if (body.kind !== 'joined') continue;
     for (const n of body.pieces) {
       const other = taken.get(n);
+      const takes = steps.find((s) => s.id === body.stepId)?.takes;
       const why = rejected.has(n)
         ? `It had been rejected before ${device} recorded that.`
-        : other && other.piece !== piece
-          ? `${other.device} had put it to piece ${other.piece} before ${device} recorded that.`
-          : null;
+        : takes !== undefined && !takes.includes(pieces[n - 1]?.partId ?? '')
+          ? `What ${device} recorded takes another part.`
+          : other && other.piece !== piece
+            ? `${other.device} had put it to piece ${other.piece} before ${device} recorded that.`
+            : null;
       if (why !== null)
         findings.push(
           finding(

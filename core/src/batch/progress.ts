@@ -33,16 +33,16 @@ export function progressOf(
   steps: readonly Pick<Step, 'id' | 'partId' | 'share' | 'takes' | 'checks'>[],
 ): BatchProgress {
   const progress: BatchProgress = { pieces: emptyPieces(lots, steps), readings: [] };
-  const checksOf: ChecksOf = (id) => steps.find((s) => s.id === id)?.checks ?? [];
-  for (const event of inOrder(events)) play(progress, event, checksOf);
+  const known = new Map(steps.map((s) => [s.id, s]));
+  for (const event of inOrder(events)) play(progress, event, known);
   for (const piece of progress.pieces) if (piece.rejected !== null) piece.given.add(piece.place);
   const partners = partnersOf(progress.pieces, steps);
   for (const piece of progress.pieces) piece.partners = partners.get(piece.piece) ?? NOBODY;
   return progress;
 }
 
-/** The acceptance checks that are made in a step. */
-type ChecksOf = (stepId: string) => readonly string[];
+/** Steps by their names, as far as a record needs them. */
+type KnownSteps = ReadonlyMap<string, Pick<Step, 'takes' | 'checks'>>;
 
 const NOBODY: PieceProgress['partners'] = new Map();
 
@@ -90,7 +90,7 @@ const inOrder = (events: readonly RunEvent[]): RunEvent[] =>
 function play(
   { pieces, readings }: BatchProgress,
   { id, piece, at, body }: RunEvent,
-  checksOf: ChecksOf,
+  known: KnownSteps,
 ): void {
   const state = pieces[piece - 1];
   if (!state) return;
@@ -145,7 +145,11 @@ function play(
       comeApart(pieces, state, body.stepId);
       state.joined.set(
         body.stepId,
-        [...new Set(body.pieces)].filter((n) => isFree(pieces[n - 1], state)),
+        belonging(
+          [...new Set(body.pieces)].filter((n) => isFree(pieces[n - 1], state)),
+          pieces,
+          known.get(body.stepId)?.takes,
+        ),
       );
       for (const n of state.joined.get(body.stepId) ?? []) {
         const part = pieces[n - 1];
@@ -153,7 +157,7 @@ function play(
       }
       return;
     case 'mended':
-      mend(pieces, state, body, { at, checksOf });
+      mend(pieces, state, body, { at, known });
       return;
     case 'reopened':
       state.done.delete(body.stepId);
@@ -170,13 +174,13 @@ function mend(
   pieces: readonly PieceProgress[],
   state: PieceProgress,
   { stepId, again, keeps, why }: Extract<RunEvent['body'], { kind: 'mended' }>,
-  { at, checksOf }: { at: string; checksOf: ChecksOf },
+  { at, known }: { at: string; known: KnownSteps },
 ): void {
   for (const id of new Set([stepId, ...again])) {
     state.done.delete(id);
     comeApart(pieces, state, id);
     state.tried.delete(id);
-    for (const check of checksOf(id)) state.checked.delete(check);
+    for (const check of known.get(id)?.checks ?? []) state.checked.delete(check);
   }
   for (const { stationId, mm } of keeps) state.keeps.set(stationId, mm);
   state.mends.push({ stepId, why, at });
@@ -185,6 +189,21 @@ function mend(
 /** Whoever was first has it: a piece is in one item only, and in none of itself. */
 const isFree = (part: PieceProgress | undefined, to: PieceProgress): boolean =>
   part !== undefined && part.carriedBy === null && part.piece !== to.piece;
+
+/** A join takes so many pieces of its parts and no others; of one that only an older plan knew, all belong. */
+function belonging(
+  numbers: readonly number[],
+  pieces: readonly PieceProgress[],
+  takes: readonly string[] | undefined,
+): number[] {
+  if (takes === undefined) return [...numbers];
+  const room = [...takes];
+  return numbers.filter((n) => {
+    const at = room.indexOf(pieces[n - 1]?.partId ?? '');
+    if (at >= 0) room.splice(at, 1);
+    return at >= 0;
+  });
+}
 
 /** What was joined in a step is by itself again. */
 function comeApart(pieces: readonly PieceProgress[], { joined }: PieceProgress, stepId: string): void {
