@@ -29,7 +29,7 @@ const where = async (page: Page): Promise<string> => {
   return texts.map((t) => t[0] ?? '').join(' / ');
 };
 
-test('tops are ordered whole, a body is rejected and replaced, and all go through assembly to the twins', async ({
+test('five tops are ordered whole, a stem is rejected and replaced, and all go through assembly to the twins', async ({
   page,
 }) => {
   await enterDemo(page);
@@ -39,13 +39,13 @@ test('tops are ordered whole, a body is rejected and replaced, and all go throug
     .getByRole('link', { name: /Meadow top with launcher/ })
     .click();
   await page.getByRole('button', { name: 'Order some' }).click();
-  await page.getByLabel('How many').fill('2');
+  await page.getByLabel('How many').fill('5');
   await page.getByLabel('How many').press('Tab');
 
   await test.step('each part has its own wood and its own way', async () => {
     const parts = page.getByRole('radiogroup', { name: 'Part shown' });
-    await expect(parts).toContainText('Stem × 2');
-    await parts.getByText('Body × 2').click();
+    await expect(parts).toContainText('Stem × 5');
+    await parts.getByText('Body × 5').click();
     await page.getByLabel('Material').click();
     await page.getByLabel('Material').fill('Cherry');
     await page.locator('.ant-select-item-option').getByText('Cherry', { exact: true }).click();
@@ -60,27 +60,27 @@ test('tops are ordered whole, a body is rejected and replaced, and all go throug
 
   await page.getByRole('button', { name: 'Keep the plan' }).click();
   await page.getByRole('link', { name: 'To the lathe' }).click();
-  await expect(page.locator('.run-piece')).toHaveText('stem 1 of 2');
+  await expect(page.locator('.run-piece')).toHaveText('stem 1 of 5');
   const pieces = page.getByRole('navigation', { name: 'Pieces' });
 
-  await test.step('a body that was lost takes no stem with it, and a spare is numbered on', async () => {
-    await pieces.getByRole('button', { name: /^Body 2,/ }).click();
+  await test.step('a stem that was lost takes no body with it, and a spare is numbered on', async () => {
+    await pieces.getByRole('button', { name: /^Stem 2,/ }).click();
     await page.getByRole('button', { name: 'Reject this piece' }).click();
-    await page.getByLabel('What was the cause?').fill('a knot in the rim');
+    await page.getByLabel('What was the cause?').fill('it ran off at the tip');
     await page.getByRole('button', { name: 'Reject', exact: true }).click();
-    await pieces.getByRole('button', { name: 'Body 2, rejected' }).click();
-    await page.getByRole('button', { name: 'Make one more body' }).click();
-    await expect(pieces.getByRole('button', { name: /^Body 3,/ })).toBeVisible();
-    await expect(pieces.getByRole('button', { name: /^Stem 2,/ })).toHaveAttribute('data-state', 'open');
+    await pieces.getByRole('button', { name: 'Stem 2, rejected' }).click();
+    await page.getByRole('button', { name: 'Make one more stem' }).click();
+    await expect(pieces.getByRole('button', { name: /^Stem 6,/ })).toBeVisible();
+    await expect(pieces.getByRole('button', { name: /^Body 2,/ })).toHaveAttribute('data-state', 'open');
     await page.getByRole('button', { name: 'To the next piece' }).click();
   });
 
   await test.step('stems and bodies are made, then joined: which goes with which is said at the lathe', async () => {
     const join = page.getByRole('heading', { name: 'Glue the body onto the stem' });
     await goOn(page, () => join.isVisible());
-    await expect(page.locator('.run-piece')).toHaveText('stem 1 of 2');
+    await expect(page.locator('.run-piece')).toHaveText('stem 1 of 6');
     const bodies = page.getByRole('radiogroup', { name: 'Goes with' });
-    await expect(bodies.getByRole('radio')).toHaveText(['body 1', 'body 3']);
+    await expect(bodies.getByRole('radio')).toHaveText(['body 1', 'body 2', 'body 3', 'body 4', 'body 5']);
     await bodies.getByRole('radio', { name: 'body 3' }).click();
     await page.getByRole('button', { name: 'It fits' }).click();
     await page.getByRole('button', { name: 'Done', exact: true }).click();
@@ -90,9 +90,10 @@ test('tops are ordered whole, a body is rejected and replaced, and all go throug
   await goOn(page, () => Promise.resolve(false));
   await page.getByRole('link', { name: 'Are they twins?' }).click();
   const items = page.getByRole('region', { name: /items are together/ });
-  await expect(items.getByRole('heading')).toHaveText('2 of 2 items are together');
+  await expect(items.getByRole('heading')).toHaveText('5 of 5 items are together');
   await expect(items.getByRole('row').nth(1)).toContainText('stem 1, body 3');
-  await expect(items.getByRole('row').nth(2)).toContainText('stem 2, body 1');
-  await page.getByText('Body × 2').click();
+  await expect(items.getByRole('row').nth(2)).toContainText('■ rejected');
+  await expect(items.getByRole('row').nth(6)).toContainText(/stem 6, body \d/);
+  await page.getByText('Body × 5').click();
   await expect(page.locator('.strip-ruler text').last()).toHaveText('20');
 });

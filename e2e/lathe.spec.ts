@@ -242,12 +242,12 @@ test('a neck that came out thin is mended: it stays so, with a step for this pie
     await expect(place.filter({ hasText: label })).toHaveCount(0);
   }
   await page.getByRole('button', { name: 'Mend this piece' }).click();
-  const form = page.getByRole('region', { name: 'Mend this piece' });
+  const form = page.getByRole('form', { name: 'Mend this piece' });
   await form.getByRole('button', { name: /^It stays so: neck/ }).click();
   await form.getByLabel('What is done to it alone').fill('Burn a line round the neck');
   await form.getByRole('radio', { name: 'lathe' }).click();
   await form.getByRole('button', { name: 'Add this step' }).click();
-  await form.getByRole('button', { name: /^Mend .* so$/ }).click();
+  await page.getByRole('button', { name: /^Mend .* so$/ }).click();
 
   const steps = page.getByLabel('Steps of this piece');
   await expect(steps).toContainText('Burn a line round the neck');

@@ -8,6 +8,7 @@ import { WorkScreen } from '../plan/WorkScreen.js';
 import { KeptHere } from '../saving/KeptHere.js';
 import { Figures } from '../ui/Figures.js';
 import { Findings } from '../ui/Findings.js';
+import { NotedHere, useNoted } from '../ui/noted.js';
 import { Trouble } from '../ui/Trouble.js';
 import { firstSpot, turningAt, type Spot } from './editing.js';
 import {
@@ -41,7 +42,8 @@ function Editor({ pattern, workshop, kits }: { pattern: Pattern; workshop: Works
   const draft = usePatternDraft(pattern);
   const { body, change, update, read, undo, redo } = draft;
   const [wanted, setSpot] = useState<Spot>(() => firstSpot(pattern.body));
-  const [selected, setSelected] = useState<string | null>(null);
+  const noted = useNoted();
+  const [selected, setSelected] = useState<string | null>(noted?.about || null);
   const spot = body.parts.some((p) => p.id === wanted.partId) ? wanted : firstSpot(body);
   // the strip follows at once; judging and planning follow when there is a moment
   const calm = useDeferredValue(body);
@@ -93,6 +95,7 @@ function Editor({ pattern, workshop, kits }: { pattern: Pattern; workshop: Works
             />
           }
           strip={<EditorStrip planned={planned} findings={shown} />}
+          band={<NotedHere wish="Change what it says, and save: that is the next revision." />}
           stage="pattern"
           findings={[...problems, ...(plan?.findings ?? [])]}
           to={draft.changed ? () => null : stageOf(pattern.id)}

@@ -11,6 +11,7 @@ import type { DryingWood, Kit, OwnWay, Plan } from '@compas/core';
 import { Figures } from '../ui/Figures.js';
 import { Findings } from '../ui/Findings.js';
 import { FOR, LINES, linesIn, ORDER, SHOWN } from '../ui/planAddress.js';
+import { NotedHere } from '../ui/noted.js';
 import { Trouble } from '../ui/Trouble.js';
 import { usePlan } from '../workers/usePlan.js';
 import { draftFrom, keyFor, plannedBy, type Choose, type Draft } from './draft.js';
@@ -200,6 +201,7 @@ const Drafted = memo(function Drafted(props: DraftedProps) {
         strip={<StageStrip plan={plan} stage={stage} workshop={workshop} pattern={pattern.body} />}
         band={
           <>
+            <NotedHere wish="Decide it where it stands, and say how far it holds." />
             <OrderBand
               draft={{
                 ...draft,

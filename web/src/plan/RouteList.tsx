@@ -1,12 +1,17 @@
-import { minutesInWords, runsOf, type PartPlan, type Step, type Tool } from '@compas/core';
-import { useState } from 'react';
+import { minutesInWords, runsOf, withoutPart, type PartPlan, type Step, type Tool } from '@compas/core';
+import { useCallback, useState } from 'react';
 import { Say } from '../ui/Length.js';
+import { useNoted, type Noted } from '../ui/noted.js';
 import { useDeciding } from './own/deciding.js';
 import { StepChoice } from './own/StepChoice.js';
 
 /** How the piece is made, line by line: each set-up with what is done in it, and what holds the wood meanwhile. */
 export function RouteList({ part, tools = [] }: { part: PartPlan; tools?: readonly Tool[] }) {
-  const [open, setOpen] = useState<string | null>(null);
+  const noted = useNoted();
+  const about = part.steps.find((s) => isAbout(s, noted))?.id ?? null;
+  const [open, setOpen] = useState<string | null>(about);
+  // what was noted at the lathe is in sight at once
+  const bring = useCallback((item: HTMLLIElement | null) => item?.scrollIntoView({ block: 'center' }), []);
   const canDecide = useDeciding() !== null;
   return (
     <ol className="route" aria-label="How it is made">
@@ -20,7 +25,7 @@ export function RouteList({ part, tools = [] }: { part: PartPlan; tools?: readon
             </h3>
             <ol>
               {run.steps.map((step) => (
-                <li key={step.id}>
+                <li key={step.id} ref={step.id === about ? bring : undefined}>
                   <b>{step.title}</b>
                   {typeof step.share?.place === 'number' && (
                     <span className="soft"> · piece {step.share.place} of the blank</span>
@@ -53,6 +58,10 @@ export function RouteList({ part, tools = [] }: { part: PartPlan; tools?: readon
     </ol>
   );
 }
+
+/** Whether a note was made at this step, whatever the plan was that it was a step of. */
+const isAbout = ({ id, partId }: Step, noted: Noted | null): boolean =>
+  noted !== null && withoutPart(id, partId) === withoutPart(noted.about, partId);
 
 /** What the place is set to: the bench says no more than that it is the bench. */
 function SetUp({ step: { setup } }: { step: Step }) {

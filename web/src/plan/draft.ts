@@ -19,6 +19,7 @@ import {
 } from '@compas/core';
 import { onClock } from '../ui/clock.js';
 import { FOR, LINES, ORDER, SHOWN } from '../ui/planAddress.js';
+import { NOTE } from '../ui/noted.js';
 import { waysIn } from './own/waysInAddress.js';
 
 /** A plan that is being thought about: its choices live in the address, so that it can be shared. */
@@ -48,7 +49,7 @@ const OF_PART: ReadonlySet<string> = new Set([
   'ways',
 ]);
 /** What an address says that no plan depends on: for whom it is made, and which part is looked at. */
-const ASIDE: readonly string[] = [FOR, ORDER, LINES, SHOWN];
+const ASIDE: readonly string[] = [FOR, ORDER, LINES, SHOWN, ...NOTE];
 
 /** What of an address a plan is made of; the same text, the same plan. */
 export function plannedBy(search: URLSearchParams): string {

@@ -2,6 +2,8 @@ import { plan, type PartPlan } from '@compas/core';
 import { screen, within } from '@testing-library/react';
 import { exampleInputs } from '../../../core/src/plan/exampleShop.js';
 import { shownInApp } from '../../test/inApp.js';
+import { NotedHere, withNote } from '../ui/noted.js';
+import { DecidingContext, EVERY_SCOPE, type Deciding, type Wanted } from './own/deciding.js';
 import { RouteList } from './RouteList.js';
 
 const { pattern, workshop, stock, order, schools } = exampleInputs(6);
@@ -38,5 +40,39 @@ describe('how it is made', () => {
     expect(within(screen.getByRole('list', { name: 'How it is made' })).getAllByRole('heading')).toHaveLength(
       4,
     );
+  });
+
+  it('opens where a note was made, with its words as the reason', async () => {
+    const step = part.steps.find((s) => s.operation?.doing === 'shape')!;
+    const decided: Wanted[] = [];
+    const deciding = {
+      part,
+      leads: true,
+      material: 'Maple',
+      scopes: EVERY_SCOPE,
+      skipped: [],
+      pending: false,
+      error: null,
+      decide: (wanted: Wanted) => decided.push(wanted),
+    } as unknown as Deciding;
+    const at = withNote('/plan', { words: 'it chattered', where: 'piece 3, Ring', about: step.id });
+    const bring = jest.fn();
+    Element.prototype.scrollIntoView = bring;
+    const { user } = shownInApp(
+      <DecidingContext value={deciding}>
+        <NotedHere wish="Decide it." />
+        <RouteList part={part} />
+      </DecidingContext>,
+      { at, path: '/plan' },
+    );
+    expect(screen.getByRole('status').textContent).toContain(
+      'Noted at the lathe, piece 3, Ring: it chattered',
+    );
+    const form = screen.getByRole('form', { name: `its minutes: ${step.title}` });
+    expect(bring).toHaveBeenCalledTimes(1);
+    await user.click(within(form).getByRole('button', { name: 'Do it so' }));
+    expect(decided[0]).toMatchObject({ why: 'piece 3, Ring: it chattered', scope: 'order' });
+    await user.click(screen.getByRole('button', { name: 'Put the note away' }));
+    expect(screen.queryByRole('status')).toBeNull();
   });
 });

@@ -1,6 +1,7 @@
 import type { StandingWood } from '@compas/core';
 import { useFrame } from '../strip/frame.js';
 import { Length } from '../ui/Length.js';
+import { lensOf } from './lens.js';
 import type { KeyFigure } from './keyFigure.js';
 
 /** A screen that is narrower has its figure in two lines, px. */
@@ -22,8 +23,10 @@ export function FigureLayer({ figure, standing }: { figure: KeyFigure; standing:
   const x = beside ? frame.figure.x : EDGE;
   const room = figureRoom(window.innerWidth);
   const place = placeOf(standing, frame.at);
-  const height = beside ? room.height : room.above;
-  const width = beside ? room.width : frame.width - 2 * x;
+  const lens = lensOf(frame, standing);
+  // beside the enlarged place it is narrower, and goes as far down as the wood
+  const height = beside ? room.height : lens ? frame.up(standing?.most ?? 0) - y - EDGE : room.above;
+  const width = beside ? room.width : (lens?.x ?? frame.width) - 2 * x;
   // the line leads from the place to the edge of the figure
   const to = beside
     ? `M${place ?? 0},${frame.axis - 8} V${Math.max(14, y - 6)} H${x}`

@@ -28,22 +28,36 @@ interface MendProps {
   own: readonly Reading[];
   record: (...bodies: RunEventBody[]) => Promise<void>;
   onLeave: () => void;
+  /** the form is open */
+  mending: boolean;
+  setMending: (open: boolean) => void;
 }
+
+/** Names the form, so that the bar along the lower edge can end it. */
+const MENDING = 'mending';
 
 /** What is offered when something did not hold or came out thin: how this piece alone goes on. */
 export function Mend(props: MendProps) {
-  const { part, steps, step, state, own } = props;
-  const [open, setOpen] = useState(false);
+  const { part, steps, step, state, own, mending, setMending } = props;
   const thin = thinPlaces(part, step, own).filter(({ station }) => !state.keeps.has(station.id));
   const failed = failedIn(steps, state).some((s) => s.id === step.id);
   if (!failed && thin.length === 0) return null;
-  if (!open)
+  if (!mending)
     return (
-      <button type="button" className="run-quiet" onClick={() => setOpen(true)}>
+      <button type="button" className="run-quiet" onClick={() => setMending(true)}>
         Mend this piece
       </button>
     );
-  return <MendForm {...props} thin={thin} onClose={() => setOpen(false)} />;
+  return <MendForm {...props} thin={thin} />;
+}
+
+/** The next action while a piece is mended: nothing else is bright then. */
+export function MendSo({ part, state }: Pick<MendProps, 'part' | 'state'>) {
+  return (
+    <button type="submit" form={MENDING} className="run-go">
+      Mend {part.name.toLowerCase()} {state.n} so
+    </button>
+  );
 }
 
 /** Where the last reading of this step was thinner than it may be. */
@@ -59,8 +73,9 @@ function thinPlaces({ stations }: PartPlan, step: Step, readings: readonly Readi
 /** So many of the last cuts can be done again at a touch. */
 const OFFERED = 4;
 
-function MendForm(props: MendProps & { thin: readonly OffSize[]; onClose: () => void }) {
-  const { part, step, state, steps, thin, record, onLeave, onClose } = props;
+function MendForm(props: MendProps & { thin: readonly OffSize[] }) {
+  const { step, state, steps, thin, record, onLeave, setMending } = props;
+  const [asked, setAsked] = useState(false);
   const [again, setAgain] = useState<readonly string[]>([]);
   const [keeps, setKeeps] = useState(false);
   const [own, setOwn] = useState<readonly MendStep[]>([]);
@@ -80,7 +95,16 @@ function MendForm(props: MendProps & { thin: readonly OffSize[]; onClose: () => 
     }).then(onLeave);
   const nothing = again.length === 0 && own.length === 0 && !keeps;
   return (
-    <section className="run-mend" aria-label="Mend this piece">
+    <form
+      id={MENDING}
+      className="run-mend"
+      aria-label="Mend this piece"
+      onSubmit={(e) => {
+        e.preventDefault();
+        setAsked(true);
+        if (!nothing) void mended();
+      }}
+    >
       <h2>Mend it</h2>
       <AsItStands {...props} />
       {thin.length > 0 && (
@@ -118,15 +142,15 @@ function MendForm(props: MendProps & { thin: readonly OffSize[]; onClose: () => 
         Why
         <input value={why} maxLength={500} onChange={(e) => setWhy(e.target.value)} />
       </label>
-      <div>
-        <button type="button" className="run-quiet" disabled={nothing} onClick={() => void mended()}>
-          Mend {part.name.toLowerCase()} {state.n} so
-        </button>
-        <button type="button" className="run-quiet" onClick={onClose}>
-          Leave it
-        </button>
-      </div>
-    </section>
+      {asked && nothing && (
+        <p role="alert">
+          Choose first what is done to it: cut again, a step of your own, or that it stays so.
+        </p>
+      )}
+      <button type="button" className="run-quiet" onClick={() => setMending(false)}>
+        Leave it
+      </button>
+    </form>
   );
 }
 

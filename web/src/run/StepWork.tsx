@@ -23,7 +23,7 @@ import { Spare } from './Spare.js';
 import { StepList } from './StepList.js';
 import { WoodStrip } from './WoodStrip.js';
 import { useState, type ReactNode } from 'react';
-import { Mend } from './Mend.js';
+import { Mend, MendSo } from './Mend.js';
 import { Note } from './Note.js';
 import { ReadingEntry } from './ReadingEntry.js';
 import { ReadingList } from './ReadingList.js';
@@ -74,6 +74,7 @@ export function StepWork(props: StepWorkProps) {
   const rest = restOfRun(steps, step.id, state);
   const offered = (step.takes ?? []).flatMap((partId) => state.partners.get(partId)?.[0]?.piece ?? []);
   const [picked, pick] = useState<number[] | null>(null);
+  const [mending, setMending] = useState(false);
   const taken = picked ?? offered;
   const finish = async (ended: readonly Step[]) => {
     props.onEnded(ended);
@@ -96,11 +97,15 @@ export function StepWork(props: StepWorkProps) {
       <div className="run-body">
         <StepWords {...props} />
         <section className="run-do">
-          {cautions.map((c) => (
-            <p key={c.id} className="run-caution">
-              <b aria-hidden>▲</b> <Say text={c.words} />
-            </p>
-          ))}
+          {cautions.length > 0 && (
+            <div className="run-cautions" data-many={cautions.length > FEW_CAUTIONS}>
+              {cautions.map((c) => (
+                <p key={c.id} className="run-caution">
+                  <b aria-hidden>▲</b> <Say text={c.words} />
+                </p>
+              ))}
+            </div>
+          )}
           {state.rejected && <p className="run-caution">■ Rejected: {state.rejected.cause}</p>}
           {held && !closed && (
             <Holding
@@ -131,7 +136,7 @@ export function StepWork(props: StepWorkProps) {
               ))}
             </>
           )}
-          {!closed && <Mend {...props} own={own} />}
+          {!closed && <Mend {...props} own={own} mending={mending} setMending={setMending} />}
           <Notes state={state} step={step} />
           <ReadingList readings={own} part={part} step={step} record={record} />
           {props.findings.length > 0 && <Findings findings={props.findings} empty="" />}
@@ -140,7 +145,9 @@ export function StepWork(props: StepWorkProps) {
       </div>
       <RunBar
         primary={
-          closed ? (
+          mending ? (
+            <MendSo part={part} state={state} />
+          ) : closed ? (
             <button type="button" className="run-go" onClick={onLeave}>
               {state.rejected ? 'To the next piece' : 'Done already. To what is next'}
             </button>
@@ -182,6 +189,9 @@ export function StepWork(props: StepWorkProps) {
     </>
   );
 }
+
+/** More than these are set closer, so that all of them stand above the bar. */
+const FEW_CAUTIONS = 2;
 
 /** What was noted in this step of the piece. */
 function Notes({ state, step }: { state: PieceProgress; step: Step }) {

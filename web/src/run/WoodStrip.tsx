@@ -5,6 +5,7 @@ import { StepLayer } from '../strip/layers.js';
 import { Strip } from '../strip/Strip.js';
 import { figureRoom, FigureLayer } from './FigureLayer.js';
 import type { KeyFigure } from './keyFigure.js';
+import { PlaceLarger } from './PlaceLarger.js';
 import { useTall } from './useTall.js';
 
 /** How finely the wood is drawn, mm. */
@@ -61,6 +62,7 @@ export function WoodStrip({
     >
       {standing && <WorkLayer standing={standing} />}
       <StepLayer step={step} stations={part.stations} />
+      {standing && <PlaceLarger standing={standing} outline={outline} tone={material.tone} />}
       <FigureLayer figure={figure} standing={standing} />
     </Strip>
   );

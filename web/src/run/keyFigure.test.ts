@@ -44,6 +44,15 @@ describe('the one number of a step', () => {
       from: 'from the first end',
     });
     expect(at('size:e2')?.to).toBeUndefined();
+    // a sized place is laid off by its mark, not by the edge of the tool
+    for (const sized of part.steps.filter((s) => s.operation?.doing === 'size')) {
+      const { mm } = keyFigure(sized, part, undefined).at!;
+      expect(sized.words[0]).toContain(mm === 0 ? 'at the first end' : `⟦${mm}⟧ from the first end`);
+      const { x } = part.layout.sizing.find((s) => s.id === sized.operation!.subject)!;
+      const foot = part.layout.sizing[0]!;
+      const first = part.steps.find((s) => s.operation?.subject === foot.id && s.operation.doing === 'size');
+      if (first) expect(mm - keyFigure(first, part, undefined).at!.mm).toBeCloseTo(x - foot.x, 2);
+    }
     for (const whole of ['rough:', 'sanded:', 'hold:mandrel', 'saw:', 'mark:stick'])
       expect(at(whole)).toBeUndefined();
   });

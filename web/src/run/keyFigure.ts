@@ -16,9 +16,21 @@ export function keyFigure(step: Step, part: PartPlan, station: Station | undefin
       mm: step.against === 'cut' ? station.cutTo : station.finished,
     };
   const figure = (step.operation && figureOf(step.operation, part)) ?? effort(step);
-  const at = step.operation && placeOf(step.operation);
+  const at = markOf(step) ?? (step.operation && placeOf(step.operation));
   return at ? { ...figure, at } : figure;
 }
+
+/**
+ * The mark at which a place is sized, as the words of the step say it: what is played lies half the tool's width beside
+ * it, and nobody lays that off. Null where the step sizes nothing.
+ */
+function markOf({ operation, words }: Step): KeyFigure['at'] | null {
+  if (operation?.doing !== 'size') return null;
+  const [, mm = '0', end] = MARK.exec(words[0] ?? '') ?? [];
+  return end === undefined ? null : { mm: Number(mm), from: `from the ${end} end` };
+}
+
+const MARK = /, (?:⟦([\d.]+)⟧ from|at) the (first|second) end/;
 
 /** Where it is worked, by a rule laid on the end that stands now. */
 function placeOf({ said, kind, doing }: Operation): KeyFigure['at'] | null {

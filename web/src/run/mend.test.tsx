@@ -40,10 +40,13 @@ it('a fit that failed is mended by what is done again and by a step of its own, 
     recorded(1, { kind: 'tried', stepId: trial.id, fits: false, note: 'loose' }),
   );
   fireEvent.click(await screen.findByRole('button', { name: 'Mend this piece' }));
-  const form = screen.getByRole('region', { name: 'Mend this piece' });
+  const form = screen.getByRole('form', { name: 'Mend this piece' });
   expect(form.textContent).toMatch(/It can still become what is drawn\. \d+ steps are left on it\./);
-  const so = screen.getByRole('button', { name: 'Mend body 1 so' });
-  expect(so).toHaveProperty('disabled', true);
+  // one bright thing at a time: while it is mended nothing can be called done
+  expect(screen.queryByRole('button', { name: /^Done/ })).toBeNull();
+  fireEvent.submit(form);
+  expect((await within(form).findByRole('alert')).textContent).toContain('Choose first what is done to it');
+  expect(sent()).toEqual([]);
   const again = within(within(form).getByRole('group', { name: 'Do again' })).getAllByRole('button');
   fireEvent.click(again.at(-1)!);
   fireEvent.change(screen.getByLabelText('What is done to it alone'), {

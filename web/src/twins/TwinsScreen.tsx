@@ -7,10 +7,12 @@ import {
   progressOf,
   stepsOfPlan,
   twinsFindings,
+  withoutPlace,
   type BallSet,
   type BatchProgress,
   type InspectedPiece,
   type PartPlan,
+  type Step,
   type TwinsVerdict,
 } from '@compas/core';
 import { useQuery } from '@tanstack/react-query';
@@ -26,6 +28,7 @@ import { Strip } from '../strip/Strip.js';
 import { recordFindings } from '../run/recordFindings.js';
 import { Findings } from '../ui/Findings.js';
 import { Length, Say } from '../ui/Length.js';
+import { withNote } from '../ui/noted.js';
 import { ItemTable } from './ItemTable.js';
 import './twins.css';
 
@@ -128,6 +131,7 @@ function Twins({ batch }: { batch: BatchDetail }) {
           </div>
           <Findings findings={records} empty="" />
           <Noted
+            steps={stepsOfPlan(plan)}
             pieces={progress.pieces}
             called={(n) => pieceLabel(batch.lots, plan.parts, n)}
             patternId={batch.patternId}
@@ -170,27 +174,50 @@ function Twins({ batch }: { batch: BatchDetail }) {
 }
 
 interface NotedProps {
+  steps: readonly Step[];
   pieces: BatchProgress['pieces'];
   called: (piece: number) => string;
   patternId: string;
 }
 
 /** What was noted at the lathe, piece by piece: what the next revision or the next batch can learn from. */
-function Noted({ pieces, called, patternId }: NotedProps) {
+function Noted({ steps, pieces, called, patternId }: NotedProps) {
+  const stepOf = (stepId: string) => steps.find((s) => s.id === stepId);
+  const where = (piece: number, stepId: string) =>
+    [called(piece), stepOf(stepId)?.title].filter((w) => w !== undefined).join(', ');
+  /** the element that the step makes, where it makes one */
+  const drawnAt = (stepId: string) =>
+    withoutPlace(stepOf(stepId)?.operation?.subject ?? '').split('.')[0] ?? '';
   const noted = pieces.flatMap((p) => p.notes.map((note) => ({ ...note, piece: p.piece })));
   if (noted.length === 0) return null;
   return (
     <section aria-labelledby="noted">
       <h3 id="noted">Noted at the lathe</h3>
       <ul>
-        {noted.map(({ at, piece, words, photo }) => (
+        {noted.map(({ at, piece, stepId, words, photo }) => (
           <li key={`${piece} ${at}`}>
-            {called(piece)}: {words}{' '}
+            {where(piece, stepId)}: {words}{' '}
             {photo && <img src={photo} alt={words || 'noted in a photo'} width={120} />}
             <br />
-            <Link to={`/patterns/${patternId}`}>Into the next revision</Link>
+            <Link
+              to={withNote(`/patterns/${patternId}`, {
+                words,
+                where: where(piece, stepId),
+                about: drawnAt(stepId),
+              })}
+            >
+              Into the next revision
+            </Link>
             {' · '}
-            <Link to={`/patterns/${patternId}/plan/turn`}>Do it always so</Link>
+            <Link
+              to={withNote(`/patterns/${patternId}/plan/turn`, {
+                words,
+                where: where(piece, stepId),
+                about: stepId,
+              })}
+            >
+              Do it always so
+            </Link>
           </li>
         ))}
       </ul>

@@ -63,6 +63,27 @@ describe('twins', () => {
   });
 });
 
+describe('what was noted at the lathe', () => {
+  const shape = exampleBatch().snapshot.plan.parts[0].steps.find((s) => s.operation?.doing === 'shape')!;
+  const noted = recorded(2, { kind: 'noted', stepId: shape.id, words: 'took it down a hair' });
+
+  it('leads to the pattern at the element, and to the plan at the step, with the note in hand', async () => {
+    await shown([noted]);
+    const link = (name: string) => new URL(screen.getByRole<HTMLAnchorElement>('link', { name }).href);
+    expect(screen.getByText(new RegExp(`^piece 2, ${shape.title}: took it down a hair`))).toBeTruthy();
+    const next = link('Into the next revision');
+    expect(next.pathname).toMatch(/^\/patterns\/[^/]+$/);
+    expect(Object.fromEntries(next.searchParams)).toEqual({
+      noted: 'took it down a hair',
+      where: `piece 2, ${shape.title}`,
+      about: shape.operation!.subject,
+    });
+    const always = link('Do it always so');
+    expect(always.pathname).toMatch(/\/plan\/turn$/);
+    expect(always.searchParams.get('about')).toBe(shape.id);
+  });
+});
+
 describe('twins of items', () => {
   const plain = exampleTops(2);
   const [join, look] = plain.snapshot.plan.item!.steps;

@@ -1,6 +1,7 @@
 import { wantsReason, type Decision, type WayScope } from '@compas/core';
 import { Button, Input, Select } from 'antd';
 import { useState, type ReactNode } from 'react';
+import { useNoted } from '../../ui/noted.js';
 import { Trouble } from '../../ui/Trouble.js';
 import { EVERY_SCOPE, scopeWords, useDeciding } from './deciding.js';
 
@@ -47,7 +48,8 @@ export function DecideForm({
 }: OtherwiseProps & { onDone: () => void }) {
   const deciding = useDeciding();
   const [scope, setScope] = useState<WayScope>('order');
-  const [why, setWhy] = useState('');
+  const noted = useNoted();
+  const [why, setWhy] = useState(noted ? `${noted.where}: ${noted.words}` : '');
   if (!deciding) return null;
   const decides = wanted(scope);
   const silent = decides !== null && wantsReason(decides) && why.trim() === '';

@@ -1,0 +1,55 @@
+import { Button } from 'antd';
+import { useSearchParams } from 'react-router';
+
+/** What was noted at the lathe and is to be made something of: its words, where it was noted, what it is about. */
+export interface Noted {
+  words: string;
+  /** piece and step, as they are called */
+  where: string;
+  /** the step or the element that it was noted at */
+  about: string;
+}
+
+const WORDS = 'noted';
+const WHERE = 'where';
+const ABOUT = 'about';
+/** What a note puts into an address. */
+export const NOTE: readonly string[] = [WORDS, WHERE, ABOUT];
+
+/** The address of a screen that is opened with a note in hand. */
+export function withNote(path: string, { words, where, about }: Noted): string {
+  return `${path}?${new URLSearchParams({ [WORDS]: words, [WHERE]: where, [ABOUT]: about }).toString()}`;
+}
+
+/** The note that this screen was opened with; null when there is none. */
+export function useNoted(): Noted | null {
+  const [search] = useSearchParams();
+  const words = search.get(WORDS);
+  return words === null ? null : { words, where: search.get(WHERE) ?? '', about: search.get(ABOUT) ?? '' };
+}
+
+/** The note in hand, until something was made of it. */
+export function NotedHere({ wish }: { wish: string }) {
+  const noted = useNoted();
+  const [, setSearch] = useSearchParams();
+  if (!noted) return null;
+  const away = () =>
+    setSearch(
+      (before) => {
+        const after = new URLSearchParams(before);
+        for (const key of NOTE) after.delete(key);
+        return after;
+      },
+      { replace: true },
+    );
+  return (
+    <p className="row noted-here" role="status">
+      <span>
+        Noted at the lathe, {noted.where}: <b>{noted.words || 'a photo'}</b>. {wish}
+      </span>
+      <Button size="small" onClick={away}>
+        Put the note away
+      </Button>
+    </p>
+  );
+}
