@@ -21,6 +21,12 @@ const STAGE_OF: Record<DecisionKind, Stage> = {
   waste: 'stock',
   extra: 'turn',
   without: 'turn',
+  hold: 'mount',
+  finish: 'surface',
+  fitting: 'assemble',
+  drill: 'drill',
+  form: 'stock',
+  datum: 'mark',
   past: 'turn',
   usual: 'turn',
 };
@@ -70,6 +76,18 @@ export function decisionWords(decision: Decision, called: Called = asItIs): stri
       return `own step “${decision.step.title}”`;
     case 'without':
       return `without ${named(decision.on, called)}`;
+    case 'hold':
+      return `held by: ${decision.mount}`;
+    case 'finish':
+      return decision.finishId === null ? 'no finish' : `finished with ${called(decision.finishId)}`;
+    case 'fitting':
+      return `hardware fitted: ${decision.way}`;
+    case 'drill':
+      return `the ${called(decision.holeId)} drilled: ${decision.moment}, ${decision.setup}`;
+    case 'form':
+      return `made of ${decision.stockForm} stock`;
+    case 'datum':
+      return `marked from ${called(decision.markId)}`;
     case 'past':
       return 'a Stop gone past';
     case 'usual':

@@ -1,11 +1,19 @@
 import type { PatternBody, Part } from '../pattern/index.js';
-import type { DecisionKind, DecisionOf, OwnWay, Workshop } from '../workshop/index.js';
+import {
+  CHOSEN_KINDS,
+  type DecisionKind,
+  type DecisionOf,
+  type Habit,
+  type OwnWay,
+  type Workshop,
+} from '../workshop/index.js';
 import type { PartChoices } from './inputs.js';
 
 /** Where something was decided, the narrowest first: it goes before the wider ones. */
 export const WAY_SCOPES = {
   order: 'this order',
   pattern: 'this pattern',
+  kind: 'this kind of item',
   material: 'this wood',
   workshop: 'the workshop',
 } as const;
@@ -44,13 +52,11 @@ export function waysFor(
   const all = [
     ...of('order', ways),
     ...of('pattern', part.ways ?? []),
-    ...of(
-      'material',
-      habits.filter((h) => h.materialId !== undefined),
-    ),
-    ...of(
-      'workshop',
-      habits.filter((h) => h.materialId === undefined),
+    ...(['kind', 'material', 'workshop'] as const).flatMap((scope) =>
+      of(
+        scope,
+        habits.filter((h) => reachOf(h) === scope),
+      ),
     ),
   ];
   const undone = new Set(
@@ -58,6 +64,10 @@ export function waysFor(
   );
   return all.filter(({ way }) => !undone.has(way.id));
 }
+
+/** What a habit is about at its narrowest: one kind of item, one wood, or everything. */
+const reachOf = ({ itemKind, materialId }: Habit): WayScope =>
+  itemKind !== undefined ? 'kind' : materialId !== undefined ? 'material' : 'workshop';
 
 /** What is decided of the item lies with the choices of its first part. */
 const isOfItem = (decides: OwnWay['decides']): boolean =>
@@ -117,6 +127,7 @@ export class OwnWays {
         (scope === 'order' || scope === 'pattern') &&
         way.decides.kind !== 'past' &&
         way.decides.kind !== 'usual' &&
+        !CHOSEN_KINDS.has(way.decides.kind) &&
         !isOfItem(way.decides),
     );
   }

@@ -44,6 +44,7 @@ export { airOf, copyingOf, currencyOf, sawingOf } from './habits.js';
 export { BIT_INDEXES, bitMark, bitSize, bitsOfIndex } from './bitSize.js';
 export {
   type Decision,
+  CHOSEN_KINDS,
   DECISION_KINDS,
   type DecisionKind,
   type DecisionOf,

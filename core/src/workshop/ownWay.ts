@@ -1,4 +1,4 @@
-import type { TurningStage } from '../measure/index.js';
+import type { DrillMoment, DrillSetup, TurningStage } from '../measure/index.js';
 import type { Abrasive } from './workshop.js';
 
 /** Where something is done. */
@@ -39,6 +39,13 @@ export type Decision =
   | { kind: 'waste'; end: 'drive' | 'tail'; mm: number }
   | { kind: 'extra'; step: OwnStep }
   | { kind: 'without'; on: StepName }
+  /** what an order chooses unless it says otherwise: held, finished, fitted, drilled, of what stock, marked from where */
+  | { kind: 'hold'; mount: string }
+  | { kind: 'finish'; finishId: string | null }
+  | { kind: 'fitting'; way: string }
+  | { kind: 'drill'; holeId: string; moment: DrillMoment; setup: DrillSetup }
+  | { kind: 'form'; stockForm: string }
+  | { kind: 'datum'; markId: string }
   /** a Stop is gone past, by its name */
   | { kind: 'past'; finding: string }
   /** a way of a wider scope is not followed here */
@@ -57,10 +64,26 @@ export const DECISION_KINDS = [
   'waste',
   'extra',
   'without',
+  'hold',
+  'finish',
+  'fitting',
+  'drill',
+  'form',
+  'datum',
   'past',
   'usual',
 ] as const satisfies readonly DecisionKind[];
 export type DecisionOf<K extends DecisionKind> = Extract<Decision, { kind: K }>;
+
+/** Kinds that say what an order chooses when it says nothing; the plan itself follows the order. */
+export const CHOSEN_KINDS: ReadonlySet<DecisionKind> = new Set([
+  'hold',
+  'finish',
+  'fitting',
+  'drill',
+  'form',
+  'datum',
+]);
 
 /** What a cure is of when it is that of the finish. */
 export const FINISH_CURE = 'finish';
@@ -103,6 +126,14 @@ export function subjectOf(decision: Decision): string {
       return `cure ${decision.of}`;
     case 'waste':
       return `waste ${decision.end}`;
+    case 'hold':
+    case 'finish':
+    case 'fitting':
+    case 'form':
+    case 'datum':
+      return decision.kind;
+    case 'drill':
+      return `drill ${decision.holeId}`;
     case 'extra':
       return `extra ${decision.step.after ?? ''} ${decision.step.title}`;
     case 'past':
@@ -112,9 +143,17 @@ export function subjectOf(decision: Decision): string {
   }
 }
 
-/** Own ways with one more: it goes in the place of what was decided about the same. */
-export const withWay = <T extends OwnWay>(ways: readonly T[], way: T): T[] => [
-  ...ways.filter((w) => subjectOf(w.decides) !== subjectOf(way.decides)),
+/** Own ways with one more: it goes in the place of what was decided about the same, for the same wood and kind of item. */
+export const withWay = <T extends OwnWay & Pick<Habit, 'materialId' | 'itemKind'>>(
+  ways: readonly T[],
+  way: T,
+): T[] => [
+  ...ways.filter(
+    (w) =>
+      subjectOf(w.decides) !== subjectOf(way.decides) ||
+      w.materialId !== way.materialId ||
+      w.itemKind !== way.itemKind,
+  ),
   way,
 ];
 

@@ -1,12 +1,22 @@
 import {
   DECISION_KINDS,
   type DecisionKind,
+  DRILL_MOMENTS,
+  DRILL_SETUPS,
+  type DrillMoment,
+  type DrillSetup,
+  FITTING_WAYS,
+  type FittingWay,
   GRIT_SCALES,
   type GritScale,
+  MOUNT_KINDS,
+  type MountKind,
   type OwnStep,
   type Place,
   PLACES,
   type StepName,
+  STOCK_FORMS,
+  type StockForm,
   TURNING_STAGES,
   type TurningStage,
 } from '@compas/core';
@@ -94,6 +104,26 @@ class ExtraDecisionDto extends DecisionDto {
 class WithoutDecisionDto extends DecisionDto {
   @On() on: StepNameDto;
 }
+class HoldDecisionDto extends DecisionDto {
+  @ChoiceField(MOUNT_KINDS) mount: MountKind;
+}
+class FinishDecisionDto extends DecisionDto {
+  @TextField({ min: 1, max: 120, nullable: true }) finishId: string | null;
+}
+class FittingDecisionDto extends DecisionDto {
+  @ChoiceField(FITTING_WAYS) way: FittingWay;
+}
+class DrillDecisionDto extends DecisionDto {
+  @Name() holeId: string;
+  @ChoiceField(DRILL_MOMENTS) moment: DrillMoment;
+  @ChoiceField(DRILL_SETUPS) setup: DrillSetup;
+}
+class FormDecisionDto extends DecisionDto {
+  @ChoiceField(STOCK_FORMS) stockForm: StockForm;
+}
+class DatumDecisionDto extends DecisionDto {
+  @Name() markId: string;
+}
 class PastDecisionDto extends DecisionDto {
   @TextField({ min: 1, max: 200 }) finding: string;
 }
@@ -114,6 +144,12 @@ const DECISIONS: Record<DecisionKind, new () => DecisionDto> = {
   waste: WasteDecisionDto,
   extra: ExtraDecisionDto,
   without: WithoutDecisionDto,
+  hold: HoldDecisionDto,
+  finish: FinishDecisionDto,
+  fitting: FittingDecisionDto,
+  drill: DrillDecisionDto,
+  form: FormDecisionDto,
+  datum: DatumDecisionDto,
   past: PastDecisionDto,
   usual: UsualDecisionDto,
 };

@@ -8,7 +8,8 @@ import { WorkScreen } from '../plan/WorkScreen.js';
 import { KeptHere } from '../saving/KeptHere.js';
 import { Figures } from '../ui/Figures.js';
 import { Findings } from '../ui/Findings.js';
-import { NotedHere, useNoted } from '../ui/noted.js';
+import { useNoted } from '../ui/noted.js';
+import { NotedHere } from '../ui/NotedHere.js';
 import { Trouble } from '../ui/Trouble.js';
 import { firstSpot, turningAt, type Spot } from './editing.js';
 import {

@@ -11,7 +11,7 @@ import type { DryingWood, Kit, OwnWay, Plan } from '@compas/core';
 import { Figures } from '../ui/Figures.js';
 import { Findings } from '../ui/Findings.js';
 import { FOR, LINES, linesIn, ORDER, SHOWN } from '../ui/planAddress.js';
-import { NotedHere } from '../ui/noted.js';
+import { NotedHere } from '../ui/NotedHere.js';
 import { Trouble } from '../ui/Trouble.js';
 import { usePlan } from '../workers/usePlan.js';
 import { draftFrom, keyFor, plannedBy, type Choose, type Draft } from './draft.js';

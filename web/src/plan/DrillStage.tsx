@@ -19,6 +19,8 @@ import { Select } from 'antd';
 import { Length, Say } from '../ui/Length.js';
 import { withDrillChoice, type Choose } from './draft.js';
 import { FittingWays } from './FittingWays.js';
+import { AlwaysSo } from './own/AlwaysSo.js';
+import { PATTERN_ONLY } from './own/deciding.js';
 import { BoreChoice } from './own/BoreChoice.js';
 import { OwnList } from './own/OwnList.js';
 
@@ -48,13 +50,14 @@ export function DrillStage({ part, inputs, choose }: DrillStageProps) {
       <OwnList part={part} workshop={inputs.workshop} kinds={['bit', 'depth']} />
       <ol className="bores">
         {crossDrilling.map((o, i) => (
-          <Bore key={o.id} n={i + 1} bore={o} cross={o} inputs={inputs} choose={choose} first />
+          <Bore key={o.id} n={i + 1} bore={o} cross={o} part={part} inputs={inputs} choose={choose} first />
         ))}
         {drilling.map((o, i) => (
           <Bore
             key={o.id}
             n={crossDrilling.length + i + 1}
             bore={o}
+            part={part}
             inputs={inputs}
             choose={choose}
             first={drilling.findIndex((d) => wholeHole(d.id) === wholeHole(o.id)) === i}
@@ -74,13 +77,14 @@ interface BoreProps {
   n: number;
   bore: BoredHole & Partial<Pick<DrillOperation, 'hole' | 'after' | 'room' | 'engagement'>>;
   cross?: Across;
+  part: PartPlan;
   inputs: PlanInputs;
   choose?: Choose;
   /** the first bore of its hole: its moment and set-up are chosen there */
   first: boolean;
 }
 
-function Bore({ n, bore: o, cross, inputs, choose, first }: BoreProps) {
+function Bore({ n, bore: o, cross, part, inputs, choose, first }: BoreProps) {
   return (
     <li className="bore">
       <span className="bore-n">{n}</span>
@@ -171,7 +175,7 @@ function Bore({ n, bore: o, cross, inputs, choose, first }: BoreProps) {
           blind={cross === undefined && o.hole?.through !== true}
         />
         {first && o.moment && o.setup && (
-          <MomentAndSetup bore={o} across={cross !== undefined} inputs={inputs} choose={choose} />
+          <MomentAndSetup bore={o} across={cross !== undefined} part={part} inputs={inputs} choose={choose} />
         )}
       </div>
     </li>
@@ -181,12 +185,13 @@ function Bore({ n, bore: o, cross, inputs, choose, first }: BoreProps) {
 interface MomentProps {
   bore: BoredHole;
   across: boolean;
+  part: PartPlan;
   inputs: PlanInputs;
   choose?: Choose;
 }
 
 /** When and with what set-up a hole is drilled; each way says what it risks and leaves. */
-function MomentAndSetup({ bore, across, inputs, choose }: MomentProps) {
+function MomentAndSetup({ bore, across, part, inputs, choose }: MomentProps) {
   const { moment = 'square blank', setup = 'drill press' } = bore;
   const holeId = wholeHole(bore.id);
   const take = (change: { moment?: DrillMoment; setup?: DrillSetup }) =>
@@ -223,6 +228,13 @@ function MomentAndSetup({ bore, across, inputs, choose }: MomentProps) {
       <span className="soft">
         Risk: {MOMENT_WORDS[moment].risk} {SETUP_WORDS[setup].leaves}
       </span>
+      <AlwaysSo
+        part={part}
+        inputs={inputs}
+        decides={{ kind: 'drill', holeId, moment, setup }}
+        label={`Drill the ${bore.name} so always`}
+        scopes={PATTERN_ONLY}
+      />
     </div>
   );
 }

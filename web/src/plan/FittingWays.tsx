@@ -12,6 +12,7 @@ import {
 import { useMemo, type ReactNode } from 'react';
 import { Say } from '../ui/Length.js';
 import type { Choose } from './draft.js';
+import { AlwaysSo } from './own/AlwaysSo.js';
 
 interface FittingWaysProps {
   part: PartPlan;
@@ -30,50 +31,60 @@ export function FittingWays({ part, inputs, choose }: FittingWaysProps) {
   if (compared.length === 0) return null;
   const taken = part.hardware?.needs.way;
   return (
-    <table className="table schools" aria-label="Ways to fit the hardware">
-      <thead>
-        <tr>
-          <th>Fit it</th>
-          {compared.map(({ way }) => (
-            <th key={way.way} data-taken={way.way === taken}>
-              {choose ? (
-                <label>
-                  <input
-                    type="radio"
-                    name="fitting"
-                    checked={way.way === taken}
-                    onChange={() => choose('fit', way.way)}
-                  />{' '}
-                  {way.label}
-                </label>
-              ) : (
-                <>
-                  {way.way === taken && '● '}
-                  {way.label}
-                </>
-              )}
-            </th>
-          ))}
-        </tr>
-      </thead>
-      <tbody>
-        <Row
-          head="bit"
-          compared={compared}
-          cell={(c) => (c.bit === null ? 'none that fits' : <Say text={bitWords(c.bit)} />)}
+    <>
+      {taken !== undefined && (
+        <AlwaysSo
+          part={part}
+          inputs={inputs}
+          decides={{ kind: 'fitting', way: taken }}
+          label="Fit it so always"
         />
-        <Row head="held" compared={compared} cell={(c) => c.held} />
-        <Row
-          head="waits"
-          compared={compared}
-          cell={(c) => (c.waits === 0 ? 'nothing' : minutesInWords(c.waits))}
-        />
-        <Row head="hands on, all" compared={compared} cell={(c) => minutesInWords(Math.round(c.handsOn))} />
-        <Row head="ready" compared={compared} cell={(c) => c.ready} />
-        <Row head="for it" compared={compared} cell={(c) => c.way.gains} />
-        <Row head="against it" compared={compared} cell={(c) => c.way.costs} />
-      </tbody>
-    </table>
+      )}
+      <table className="table schools" aria-label="Ways to fit the hardware">
+        <thead>
+          <tr>
+            <th>Fit it</th>
+            {compared.map(({ way }) => (
+              <th key={way.way} data-taken={way.way === taken}>
+                {choose ? (
+                  <label>
+                    <input
+                      type="radio"
+                      name="fitting"
+                      checked={way.way === taken}
+                      onChange={() => choose('fit', way.way)}
+                    />{' '}
+                    {way.label}
+                  </label>
+                ) : (
+                  <>
+                    {way.way === taken && '● '}
+                    {way.label}
+                  </>
+                )}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          <Row
+            head="bit"
+            compared={compared}
+            cell={(c) => (c.bit === null ? 'none that fits' : <Say text={bitWords(c.bit)} />)}
+          />
+          <Row head="held" compared={compared} cell={(c) => c.held} />
+          <Row
+            head="waits"
+            compared={compared}
+            cell={(c) => (c.waits === 0 ? 'nothing' : minutesInWords(c.waits))}
+          />
+          <Row head="hands on, all" compared={compared} cell={(c) => minutesInWords(Math.round(c.handsOn))} />
+          <Row head="ready" compared={compared} cell={(c) => c.ready} />
+          <Row head="for it" compared={compared} cell={(c) => c.way.gains} />
+          <Row head="against it" compared={compared} cell={(c) => c.way.costs} />
+        </tbody>
+      </table>
+    </>
   );
 }
 

@@ -1,7 +1,16 @@
-import { formatLength, threeUnits, type Mark, type PartPlan, type Units } from '@compas/core';
+import {
+  formatLength,
+  threeUnits,
+  type Mark,
+  type PartPlan,
+  type PlanInputs,
+  type Units,
+} from '@compas/core';
 import { Length, Say } from '../ui/Length.js';
 import { useUnits } from '../ui/units.js';
 import type { Choose } from './draft.js';
+import { AlwaysSo } from './own/AlwaysSo.js';
+import { PATTERN_ONLY } from './own/deciding.js';
 import { Print1to1 } from './Paper.js';
 
 /** The sign of what happens at a mark, as it stands on the stick. */
@@ -16,18 +25,29 @@ const SIGN: Record<NonNullable<Mark['does']>, { sign: string; words: string }> =
 
 interface MarkPanelProps {
   part: PartPlan;
+  inputs: PlanInputs;
   choose?: Choose;
   batchId?: string;
 }
 
 /** Sizing cuts, and the story stick with all its marks from one datum. */
-export function MarkPanel({ part: { layout }, choose, batchId }: MarkPanelProps) {
+export function MarkPanel({ part, inputs, choose, batchId }: MarkPanelProps) {
+  const { layout } = part;
   const { datum } = layout;
   return (
     <>
       <h2>
         Size {layout.sizing.length} places, marks from the {datum?.label ?? 'reference end'}
       </h2>
+      {datum && (
+        <AlwaysSo
+          part={part}
+          inputs={inputs}
+          decides={{ kind: 'datum', markId: datum.id }}
+          label="Mark from there always"
+          scopes={PATTERN_ONLY}
+        />
+      )}
       <table className="table">
         <thead>
           <tr>

@@ -51,7 +51,7 @@ export function MarkStage({ part, inputs, choose, batchId }: MarkStageProps) {
         ]}
         className="self-start"
       />
-      {sheet === 'marks' && <MarkPanel part={part} choose={choose} batchId={batchId} />}
+      {sheet === 'marks' && <MarkPanel part={part} inputs={inputs} choose={choose} batchId={batchId} />}
       {sheet === 'gauges' && <GaugePanel part={part} workshop={inputs.workshop} batchId={batchId} />}
       {sheet === 'template' && <TemplatePanel part={part} workshop={inputs.workshop} batchId={batchId} />}
       {sheet === 'ball' && ball !== null && <BallPanel diameter={ball} batchId={batchId} />}

@@ -17,6 +17,7 @@ import { Segmented } from 'antd';
 import { useDeferredValue, useMemo, useState, type ReactNode } from 'react';
 import { Length, Say } from '../ui/Length.js';
 import { drillChoices, withDrillChoice, type Choose } from './draft.js';
+import { AlwaysSo } from './own/AlwaysSo.js';
 import { StackBar } from './StackBar.js';
 
 interface MountStageProps {
@@ -48,6 +49,12 @@ export function MountStage({ part, inputs, choose }: MountStageProps) {
           />
         ))}
       </div>
+      <AlwaysSo
+        part={part}
+        inputs={inputs}
+        decides={{ kind: 'hold', mount: mount.kind }}
+        label="Hold it so always"
+      />
       {mounts.length > SENSIBLE_WAYS && (
         <button type="button" className="more" aria-expanded={all} onClick={() => setAll(!all)}>
           {all ? 'Only the sensible ones' : `${mounts.length - SENSIBLE_WAYS} other ways, less fitting`}
@@ -164,6 +171,12 @@ function CentringPanel({ part, inputs, choose }: MountStageProps) {
           className="stock-form"
         />
       )}
+      <AlwaysSo
+        part={part}
+        inputs={inputs}
+        decides={{ kind: 'form', stockForm: form }}
+        label="Such stock always"
+      />
       {centring.words.map((words) => (
         <p key={words}>
           <Say text={words} />

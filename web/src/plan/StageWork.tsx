@@ -43,7 +43,7 @@ function Work({ plan, part, stage, inputs, choose, batchId }: StageWorkProps & {
     case 'turn':
       return <TurnStage plan={plan} inputs={inputs} />;
     case 'surface':
-      return <SurfaceStage part={part} workshop={inputs.workshop} />;
+      return <SurfaceStage part={part} inputs={inputs} />;
     case 'assemble':
       return <AssembleStage plan={plan} inputs={inputs} choose={choose} />;
     case 'time':

@@ -1,4 +1,5 @@
-import { FINISH_CURE, minutesInWords, type PartPlan, type Workshop } from '@compas/core';
+import { FINISH_CURE, minutesInWords, type PartPlan, type PlanInputs } from '@compas/core';
+import { AlwaysSo } from './own/AlwaysSo.js';
 import { CureChoice } from './own/CureChoice.js';
 import { GritsChoice } from './own/GritsChoice.js';
 import { OwnList } from './own/OwnList.js';
@@ -6,7 +7,8 @@ import { OwnList } from './own/OwnList.js';
 const OF_SURFACE = ['grits', 'cure'] as const;
 
 /** Grit by grit, then coat by coat. */
-export function SurfaceStage({ part, workshop }: { part: PartPlan; workshop: Workshop }) {
+export function SurfaceStage({ part, inputs }: { part: PartPlan; inputs: PlanInputs }) {
+  const { workshop } = inputs;
   const { ladder, finish, speeds } = part;
   const sanding = speeds.find((s) => s.stage === 'sand');
   return (
@@ -67,6 +69,12 @@ export function SurfaceStage({ part, workshop }: { part: PartPlan; workshop: Wor
       ) : (
         <p>No finish.</p>
       )}
+      <AlwaysSo
+        part={part}
+        inputs={inputs}
+        decides={{ kind: 'finish', finishId: finish?.finish.id ?? null }}
+        label="Finish it so always"
+      />
     </div>
   );
 }

@@ -130,3 +130,38 @@ describe('choices for single holes', () => {
     expect(draft('fit=nailed&form=wet').order).not.toHaveProperty('fitting');
   });
 });
+
+describe('what is chosen for good', () => {
+  const way = (decides: object) =>
+    ({ id: 'w', decides, why: '', by: 'Ines', at: '2026-03-01T08:00:00.000Z' }) as never;
+  const [part] = pattern.parts;
+  const lasting = {
+    ...pattern,
+    parts: [
+      {
+        ...part,
+        ways: [
+          way({ kind: 'hold', mount: 'chuck' }),
+          way({ kind: 'drill', holeId: 'h1', moment: 'after shaping', setup: 'tailstock' }),
+        ],
+      },
+    ],
+  } as typeof pattern;
+  const orderOf = (search: string, ways: never[] = []) =>
+    draftFrom(new URLSearchParams(search), lasting, { ...workshop, ways } as never, Date.UTC(2026, 2, 2, 12))
+      .order;
+
+  it('is chosen by every order that says nothing', () => {
+    const none = way({ kind: 'finish', finishId: null });
+    expect(orderOf('')).toMatchObject({ mount: 'chuck', finishId: 'polish' });
+    expect(orderOf('', [none])).toMatchObject({ mount: 'chuck', finishId: null });
+    expect(orderOf('').drilling).toEqual([{ holeId: 'h1', moment: 'after shaping', setup: 'tailstock' }]);
+  });
+
+  it('gives way to what the order says', () => {
+    const none = way({ kind: 'finish', finishId: null });
+    const said = orderOf('mount=screw&finish=wax&holes=h1!square blank!drill press', [none]);
+    expect(said).toMatchObject({ mount: 'screw', finishId: 'wax' });
+    expect(said.drilling).toEqual([{ holeId: 'h1', moment: 'square blank', setup: 'drill press' }]);
+  });
+});

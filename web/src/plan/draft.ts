@@ -15,6 +15,7 @@ import {
   type Schools,
   SPEED_SCHOOLS,
   STOCK_FORMS,
+  usualChoices,
   type Workshop,
 } from '@compas/core';
 import { onClock } from '../ui/clock.js';
@@ -78,7 +79,7 @@ export function draftFrom(
   return {
     order: {
       ...(only && rest.length > 0 ? { partId: only.id } : {}),
-      ...choicesOf(search, leading, leading.id, workshop),
+      ...choicesOf(search, leading, leading.id, { pattern, workshop }),
       pieces: whole(search.get('pieces'), USUAL_PIECES, 2000),
       start: search.get('start') ?? nextWholeHour(onClock(now, workshop.hours.timeZone)),
       due: search.get('due'),
@@ -87,7 +88,7 @@ export function draftFrom(
         : {
             others: rest.map((part) => ({
               partId: part.id,
-              ...choicesOf(search, part, leading.id, workshop),
+              ...choicesOf(search, part, leading.id, { pattern, workshop }),
             })),
           }),
     },
@@ -103,22 +104,30 @@ export function draftFrom(
 }
 
 /** What is chosen for one part. */
-function choicesOf(search: URLSearchParams, part: Part, first: string, workshop: Workshop): PartChoices {
+function choicesOf(
+  search: URLSearchParams,
+  part: Part,
+  first: string,
+  { pattern, workshop }: { pattern: PatternBody; workshop: Workshop },
+): PartChoices {
   const of = (key: string) => search.get(keyFor(key, part.id, first));
   const materialId = of('material');
   const finish = of('finish');
-  const usualFinish = workshop.finishes[0]?.id ?? null;
   const woodId = of('wood');
+  const chosenWood =
+    materialId !== null && materialById(materialId, workshop.materials) ? materialId : part.materialId;
+  const { choices: usual } = usualChoices(part, pattern, chosenWood, workshop);
+  const { finishId: usualFinish = workshop.finishes[0]?.id ?? null } = usual;
   return {
+    ...usual,
     ...(woodId === null ? {} : { woodId }),
     ...(of('green') === 'yes' ? { green: true } : {}),
-    materialId:
-      materialId !== null && materialById(materialId, workshop.materials) ? materialId : part.materialId,
+    materialId: chosenWood,
     finishId:
       finish === NO_FINISH ? null : (workshop.finishes.find((f) => f.id === finish)?.id ?? usualFinish),
     perBlank: whole(of('per'), 1, 50),
-    mount: MOUNT_KINDS.find((m) => m === of('mount')) ?? null,
-    ...fittingOf(of),
+    mount: MOUNT_KINDS.find((m) => m === of('mount')) ?? usual.mount ?? null,
+    ...fittingOf(of, usual.drilling),
   };
 }
 
@@ -127,10 +136,14 @@ const chosen = <T extends object>(choices: T, wanted: string | null) =>
   keysOf(choices).find((choice) => choice === wanted);
 
 /** How hardware is fitted, holes drilled, stock centred and marks measured, as far as it was chosen. */
-function fittingOf(of: (key: string) => string | null): Partial<PartChoices> {
+function fittingOf(
+  of: (key: string) => string | null,
+  usual: readonly DrillChoice[] = [],
+): Partial<PartChoices> {
   const fitting = FITTING_WAYS.find((w) => w === of('fit'));
   const stockForm = STOCK_FORMS.find((f) => f === of('form'));
-  const drilling = drillChoices(of('holes'));
+  const chosen = drillChoices(of('holes'));
+  const drilling = [...usual.filter((u) => !chosen.some((c) => c.holeId === u.holeId)), ...chosen];
   const datum = of('datum');
   const ways = waysIn(of('ways'));
   return {

@@ -2,7 +2,8 @@ import { plan, type PartPlan } from '@compas/core';
 import { screen, within } from '@testing-library/react';
 import { exampleInputs } from '../../../core/src/plan/exampleShop.js';
 import { shownInApp } from '../../test/inApp.js';
-import { NotedHere, withNote } from '../ui/noted.js';
+import { withNote } from '../ui/noted.js';
+import { NotedHere } from '../ui/NotedHere.js';
 import { DecidingContext, EVERY_SCOPE, type Deciding, type Wanted } from './own/deciding.js';
 import { RouteList } from './RouteList.js';
 

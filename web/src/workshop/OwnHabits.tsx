@@ -10,7 +10,7 @@ interface OwnHabitsProps {
 
 /** What is done here otherwise than usual, whatever is made: decided on a plan, taken back here. */
 export function OwnHabits({ workshop, onChange }: OwnHabitsProps) {
-  const { ways = [], tools, bits } = workshop;
+  const { ways = [], tools, bits, finishes } = workshop;
   if (ways.length === 0)
     return (
       <p className="soft">
@@ -19,14 +19,16 @@ export function OwnHabits({ workshop, onChange }: OwnHabitsProps) {
       </p>
     );
   const names = new Map([
-    ...tools.map((t) => [t.id, t.name] as const),
+    ...[...tools, ...finishes].map((t) => [t.id, t.name] as const),
     ...bits.map((b) => [b.id, bitWords(b)] as const),
   ]);
   const words = (way: Habit) => decisionWords(way.decides, (id) => names.get(id) ?? id);
-  const holdsFor = ({ materialId }: Habit) =>
-    materialId === undefined
-      ? 'everything made here'
-      : `everything in ${(materialById(materialId, workshop.materials)?.name ?? materialId).toLowerCase()}`;
+  const holdsFor = ({ materialId, itemKind }: Habit) =>
+    itemKind !== undefined
+      ? `every ${itemKind}`
+      : materialId === undefined
+        ? 'everything made here'
+        : `everything in ${(materialById(materialId, workshop.materials)?.name ?? materialId).toLowerCase()}`;
   return (
     <>
       <h3>Always done your way</h3>

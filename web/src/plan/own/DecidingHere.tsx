@@ -67,7 +67,11 @@ export function DecidingHere({ part, leads, ways, setWays, wider, children }: De
       scopes: wider ? EVERY_SCOPE : ['order'],
       decide: ({ decides, scope, why }: Wanted) => {
         const way = made(decides, why);
-        const habit = scope === 'material' ? { ...way, materialId: part.material.id } : way;
+        const habit: Habit = {
+          ...way,
+          ...(scope === 'material' ? { materialId: part.material.id } : {}),
+          ...(scope === 'kind' && wider ? { itemKind: wider.pattern.body.kind } : {}),
+        };
         change(scope, (all) => withWay(all, habit as (typeof all)[number]));
       },
       skipped: ways.flatMap((way) => {

@@ -3,7 +3,7 @@ import { Button, Input, Select } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { useNoted } from '../../ui/noted.js';
 import { Trouble } from '../../ui/Trouble.js';
-import { EVERY_SCOPE, scopeWords, useDeciding } from './deciding.js';
+import { EVERY_SCOPE, isWide, scopeWords, useDeciding } from './deciding.js';
 
 interface OtherwiseProps {
   /** what is decided, for the button and for whoever hears it */
@@ -47,13 +47,14 @@ export function DecideForm({
   onDone,
 }: OtherwiseProps & { onDone: () => void }) {
   const deciding = useDeciding();
-  const [scope, setScope] = useState<WayScope>('order');
+  const [scope, setScope] = useState<WayScope>(scopes[0] ?? 'order');
   const noted = useNoted();
   const [why, setWhy] = useState(noted ? `${noted.where}: ${noted.words}` : '');
   if (!deciding) return null;
   const decides = wanted(scope);
   const silent = decides !== null && wantsReason(decides) && why.trim() === '';
   const possible = scopes.filter((s) => deciding.scopes.includes(s));
+  if (possible.length === 0) return null;
   return (
     <form
       className="decide"
@@ -97,9 +98,7 @@ export function DecideForm({
       >
         Do it so
       </Button>
-      {carries !== undefined && (scope === 'material' || scope === 'workshop') && (
-        <p className="soft">It will hold for {carries}.</p>
-      )}
+      {carries !== undefined && isWide(scope) && <p className="soft">It will hold for {carries}.</p>}
       <Trouble error={deciding.error} />
     </form>
   );

@@ -2,7 +2,11 @@ import type { Decision, Habit, PartPlan, ScopedWay, StepName, WayScope } from '@
 import { createContext, useContext } from 'react';
 
 /** How far a decision reaches, from this order to everything that is made here. */
-export const EVERY_SCOPE: readonly WayScope[] = ['order', 'pattern', 'material', 'workshop'];
+export const EVERY_SCOPE: readonly WayScope[] = ['order', 'pattern', 'kind', 'material', 'workshop'];
+/** What is named by its id says nothing about other items, and an order chooses it without more ado. */
+export const PATTERN_ONLY: readonly WayScope[] = ['pattern'];
+/** What holds whenever something is ordered, unless the order says otherwise. */
+export const LASTING_SCOPES: readonly WayScope[] = ['pattern', 'kind', 'material', 'workshop'];
 /** What names something that is drawn says nothing about other items. */
 export const DRAWN_SCOPES: readonly WayScope[] = ['order', 'pattern'];
 
@@ -43,11 +47,12 @@ export const scopeWords = (scope: WayScope, material: string): string =>
   ({
     order: 'this order',
     pattern: 'this pattern, always',
+    kind: 'every item of this kind',
     material: `everything in ${material.toLowerCase()}`,
     workshop: 'everything made here',
   })[scope];
 
-export const isWide = (scope: WayScope): boolean => scope === 'material' || scope === 'workshop';
+export const isWide = (scope: WayScope): boolean => scope !== 'order' && scope !== 'pattern';
 
 /** A step as a decision names it: itself for an order or a pattern, what it does for a habit. */
 export const namedFor = (scope: WayScope, own: StepName, like: StepName): StepName =>

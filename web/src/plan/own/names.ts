@@ -6,11 +6,12 @@ import { bitWords, nameOf, withoutPart, type PartPlan, type Workshop } from '@co
  */
 export function namesOf(
   part: PartPlan,
-  { tools, bits }: Pick<Workshop, 'tools' | 'bits'>,
+  { tools, bits, finishes }: Pick<Workshop, 'tools' | 'bits' | 'finishes'>,
   usual: string | null,
 ): (id: string) => string {
   const names = new Map<string, string>([
-    ...tools.map((t) => [t.id, t.name] as const),
+    ...[...tools, ...finishes].map((t) => [t.id, t.name] as const),
+    ...part.layout.marks.map((m) => [m.id, m.label] as const),
     ...bits.map((b) => [b.id, bitWords(b)] as const),
     ...part.steps.map((s) => [withoutPart(s.id, part.partId), s.title] as const),
     ...part.outline.spans.map(({ element }) => [element.id, nameOf(element)] as const),

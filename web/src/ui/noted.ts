@@ -1,4 +1,3 @@
-import { Button } from 'antd';
 import { useSearchParams } from 'react-router';
 
 /** What was noted at the lathe and is to be made something of: its words, where it was noted, what it is about. */
@@ -26,30 +25,4 @@ export function useNoted(): Noted | null {
   const [search] = useSearchParams();
   const words = search.get(WORDS);
   return words === null ? null : { words, where: search.get(WHERE) ?? '', about: search.get(ABOUT) ?? '' };
-}
-
-/** The note in hand, until something was made of it. */
-export function NotedHere({ wish }: { wish: string }) {
-  const noted = useNoted();
-  const [, setSearch] = useSearchParams();
-  if (!noted) return null;
-  const away = () =>
-    setSearch(
-      (before) => {
-        const after = new URLSearchParams(before);
-        for (const key of NOTE) after.delete(key);
-        return after;
-      },
-      { replace: true },
-    );
-  return (
-    <p className="row noted-here" role="status">
-      <span>
-        Noted at the lathe, {noted.where}: <b>{noted.words || 'a photo'}</b>. {wish}
-      </span>
-      <Button size="small" onClick={away}>
-        Put the note away
-      </Button>
-    </p>
-  );
 }
