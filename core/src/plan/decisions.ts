@@ -16,7 +16,7 @@ import {
   type SpeedLimits,
 } from '../turning/index.js';
 import { FINISH_CURE, isNamed, type Abrasive, type Bit, type Tool } from '../workshop/index.js';
-import type { OwnWays } from './ownWays.js';
+import { isAfterItem, type OwnWays } from './ownWays.js';
 
 /** The tool that somebody takes for a kind of work, or the usual one. */
 export function toolFor(
@@ -121,7 +121,26 @@ export function decidedOf(part: Part, own: OwnWays): DecidedSteps {
     isLeftOut: (step, title) => own.decide('without', (d) => isNamed(d.on, step), title) !== null,
     minutesFor: (step, usual) =>
       own.decide('minutes', (d) => isNamed(d.on, step), minutesInWords(usual))?.minutes ?? null,
-    extra: own.of('extra').map(({ decides, scoped }) => ({ id: scoped.way.id, step: decides.step })),
+    extra: own
+      .of('extra')
+      .filter(({ decides }) => !isAfterItem(decides.step))
+      .map(({ decides, scoped }) => ({ id: scoped.way.id, step: decides.step })),
+  };
+}
+
+/** What is decided of the steps that put an item together: steps of one's own come in, none is left out. */
+export function decidedOfItem(own: OwnWays): DecidedSteps {
+  return {
+    kindOf: () => undefined,
+    isLeftOut: () => false,
+    minutesFor: () => null,
+    extra: own
+      .of('extra')
+      .filter(({ decides }) => isAfterItem(decides.step))
+      .map(({ decides: { step }, scoped }) => ({
+        id: scoped.way.id,
+        step: { ...step, after: step.after?.slice(step.after.indexOf('/') + 1) ?? null },
+      })),
   };
 }
 

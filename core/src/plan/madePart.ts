@@ -19,7 +19,7 @@ import { answeredFor, leftOutNotes, ownStepsLocked } from './answeredFor.js';
 import { itemChecks, withChecks } from './checks.js';
 import { decidedOf } from './decisions.js';
 import type { PlanInputs } from './inputs.js';
-import type { OwnWays } from './ownWays.js';
+import { isAfterItem, type OwnWays } from './ownWays.js';
 import type { PartDraft } from './partPlan.js';
 import { routeWork } from './routeWork.js';
 
@@ -45,8 +45,9 @@ export function madePart(part: Part, draft: PartDraft, inputs: PlanInputs, own: 
   const usual = usualRoute(work);
   if (usual instanceof NoWay) return { steps: [], findings: [noWay(part, draft, usual)], end: EMPTY_SHOP };
   const decided = decidedSteps(usual, decidedOf(part, own));
-  own.of('extra').forEach(({ scoped }) => {
-    if (!decided.homeless.includes(scoped.way.id)) own.follow(scoped, 'no such step');
+  own.of('extra').forEach(({ decides, scoped }) => {
+    const isHere = !isAfterItem(decides.step) && !decided.homeless.includes(scoped.way.id);
+    if (isHere) own.follow(scoped, 'no such step');
   });
   const route = inputs.order.others === undefined ? decided.route : qualified(decided.route, part.id);
   const lengths = () => work.outline.length;

@@ -4,6 +4,7 @@ import {
   type DecisionKind,
   type DecisionOf,
   type Habit,
+  type OwnStep,
   type OwnWay,
   type Workshop,
 } from '../workshop/index.js';
@@ -72,8 +73,12 @@ const reachOf = ({ itemKind, materialId }: Habit): WayScope =>
 /** What is decided of the item lies with the choices of its first part. */
 const isOfItem = (decides: OwnWay['decides']): boolean =>
   (decides.kind === 'cure' && decides.of.startsWith(OF_ITEM)) ||
+  (decides.kind === 'extra' && isAfterItem(decides.step)) ||
   (decides.kind === 'minutes' && decides.on.kind === 'step' && decides.on.id.startsWith(OF_ITEM));
 const OF_ITEM = 'item/';
+/** Whether an own step is done to the item, after one of the steps that put it together. */
+export const isAfterItem = ({ after }: Pick<OwnStep, 'after'>): boolean =>
+  after?.startsWith(OF_ITEM) === true;
 
 /**
  * The own ways of a part as its plan asks for them. It keeps which of them were followed, with what would be usual,
@@ -110,6 +115,10 @@ export class OwnWays {
   follow({ way }: ScopedWay, usual: string): void {
     this.met.add(way.id);
     this.instead.set(way.id, this.instead.get(way.id) ?? usual);
+  }
+
+  isFollowed({ way }: ScopedWay): boolean {
+    return this.instead.has(way.id);
   }
 
   get followed(): FollowedWay[] {

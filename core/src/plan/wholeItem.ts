@@ -11,6 +11,7 @@ import type { Finding } from '../measure/index.js';
 import { outlineOf, type PatternBody } from '../pattern/index.js';
 import {
   coversItem,
+  decidedSteps,
   joinItem,
   play,
   stepsOf,
@@ -22,9 +23,11 @@ import {
 } from '../route/index.js';
 import { itemChecks } from './checks.js';
 import type { PlanInputs } from './inputs.js';
-import { minutesOf, ownCure } from './decisions.js';
+import { ownStepsLocked } from './answeredFor.js';
+import { decidedOfItem, minutesOf, ownCure } from './decisions.js';
+import { homelessFindings } from './homeless.js';
 import { SETUPS } from './madePart.js';
-import { OwnWays, waysFor, type FollowedWay } from './ownWays.js';
+import { isAfterItem, OwnWays, waysFor, type FollowedWay, type ScopedWay } from './ownWays.js';
 import { partsOrdered } from './partOrder.js';
 import type { PlannedPart } from './planPart.js';
 
@@ -62,9 +65,20 @@ export function wholeItem(
       steps: found.flatMap((f) => f.steps),
       ...(own.followed.length > 0 ? { own: own.followed } : {}),
     },
-    findings: [...branchesOf(pattern).flatMap(branchFindings), ...found.flatMap((f) => f.findings)],
+    findings: [
+      ...branchesOf(pattern).flatMap(branchFindings),
+      ...found.flatMap((f) => f.findings),
+      ...homelessFindings(part.id, unplaced(own)),
+    ],
   };
 }
+
+/** Own steps that were put behind a join which is not made any more. */
+const unplaced = (own: OwnWays): ScopedWay[] =>
+  own
+    .of('extra')
+    .filter(({ decides, scoped }) => isAfterItem(decides.step) && !own.isFollowed(scoped))
+    .map(({ scoped }) => scoped);
 
 function ofBranch(branch: Branch, parts: readonly PlannedPart[], inputs: PlanInputs, own: OwnWays) {
   const { root, joins } = branch;
@@ -72,7 +86,7 @@ function ofBranch(branch: Branch, parts: readonly PlannedPart[], inputs: PlanInp
   const lengths = lengthsOf(inputs.pattern);
   const from = together(parts.map((p) => p.end));
   const checks = itemChecks(inputs.pattern);
-  const route = joinItem(root, toMake(meets), from, lengths, {
+  const usual = joinItem(root, toMake(meets), from, lengths, {
     title: `Look the ${inputs.pattern.kind === 'other' ? root.name.toLowerCase() : inputs.pattern.kind} over, put together`,
     words: [
       'From two sides: its parts are in line, nothing stands off, no glue shows.',
@@ -80,20 +94,26 @@ function ofBranch(branch: Branch, parts: readonly PlannedPart[], inputs: PlanInp
     ],
     minutes: LOOK,
   });
+  const { route, homeless } = decidedSteps(usual, decidedOfItem(own));
+  for (const { decides, scoped } of own.of('extra'))
+    if (isAfterItem(decides.step) && !homeless.includes(scoped.way.id)) own.follow(scoped, 'no such step');
   const played = play(route, lengths, from);
-  const drafts = stepsOf(route, played, {
-    partId: root.id,
-    perBlank: 1,
-    fixtures: [],
-    tail: false,
-    setups: SETUPS,
-    remount: 0,
-    lengths,
-  });
+  const drafts = ownStepsLocked(
+    stepsOf(route, played, {
+      partId: root.id,
+      perBlank: 1,
+      fixtures: [],
+      tail: false,
+      setups: SETUPS,
+      remount: 0,
+      lengths,
+    }),
+  );
   const takes = meets.flatMap(({ join }) => rounds(join));
-  const named = drafts.map((step, i): Step => {
-    const round = takes[i];
-    const last = i === drafts.length - 1;
+  const joined = drafts.filter((s) => s.operation?.kind === 'join');
+  const named = drafts.map((step): Step => {
+    const round = takes[joined.indexOf(step)];
+    const last = step.operation?.kind === 'try';
     return {
       ...step,
       id: `item/${step.id}`,

@@ -13,6 +13,7 @@ import type { Choose } from './draft.js';
 import { FittingWays } from './FittingWays.js';
 import { CureChoice } from './own/CureChoice.js';
 import { useDeciding } from './own/deciding.js';
+import { OwnStepHere } from './own/OwnStepForm.js';
 import { OwnList } from './own/OwnList.js';
 
 interface AssembleStageProps {
@@ -25,7 +26,12 @@ interface AssembleStageProps {
 export function AssembleStage({ plan, inputs, choose }: AssembleStageProps) {
   return (
     <div className="column">
-      <OwnList part={plan.parts[0]} workshop={inputs.workshop} kinds={['cure']} more={plan.item?.own ?? []} />
+      <OwnList
+        part={plan.parts[0]}
+        workshop={inputs.workshop}
+        kinds={['cure', 'extra']}
+        more={plan.item?.own ?? []}
+      />
       <ItemJoins plan={plan} />
       <PartJoins part={plan.parts[0]} inputs={inputs} choose={choose} whole={plan.item !== undefined} />
     </div>
@@ -59,6 +65,7 @@ function ItemJoins({ plan: { item, parts } }: { plan: Plan }) {
               {capitalised(step.wait.what)}: {minutesInWords(step.wait.minutes)}.
             </p>
           )}
+          {leads && <OwnStepHere after={step.id} title={step.title} />}
           {step.wait !== null && leads && (
             <CureChoice
               of={`item/${joinOf(item, step)}`}

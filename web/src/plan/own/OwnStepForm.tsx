@@ -11,6 +11,26 @@ interface OwnStepFormProps {
   onDone: () => void;
 }
 
+/** A step of one's own can be put in behind this one. */
+export function OwnStepHere({ after, title }: Pick<OwnStepFormProps, 'after' | 'title'>) {
+  const [open, setOpen] = useState(false);
+  if (!useDeciding()) return null;
+  return (
+    <div className="otherwise">
+      <button
+        type="button"
+        className="more"
+        aria-expanded={open}
+        aria-label={`Own step after: ${title}`}
+        onClick={() => setOpen(!open)}
+      >
+        {open ? 'Leave it' : 'Own step after this'}
+      </button>
+      {open && <OwnStepForm after={after} title={title} onDone={() => setOpen(false)} />}
+    </div>
+  );
+}
+
 /** A step in one's own words: what, where, how long, and what drawn it makes. */
 export function OwnStepForm({ after, title, onDone }: OwnStepFormProps) {
   const deciding = useDeciding();

@@ -28,7 +28,7 @@ export function StepChoice({ step, tools, onDone }: StepChoiceProps) {
   const ofItem = step.item === true;
   const isOwn = step.operation?.kind === 'own';
   const possible = (Object.keys(WHAT) as What[]).filter((w) => {
-    if (ofItem) return w === 'minutes';
+    if (ofItem) return w === 'minutes' || w === 'after';
     if (isOwn) return w === 'minutes' || w === 'after';
     return w !== 'tool' || (tools.length > 0 && CHOOSES_TOOL.has(step.operation?.doing ?? ''));
   });

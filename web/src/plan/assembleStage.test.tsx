@@ -1,0 +1,67 @@
+import { screen, within } from '@testing-library/react';
+import { exampleTops } from '../../test/exampleItems.js';
+import { choose, shownInApp } from '../../test/inApp.js';
+import { AssembleStage } from './AssembleStage.js';
+import { DecidingContext, EVERY_SCOPE, type Deciding, type Wanted } from './own/deciding.js';
+
+const { plan, inputs } = exampleTops(2).snapshot;
+const [join] = plan.item!.steps;
+
+function shown(leads: boolean) {
+  const decided: Wanted[] = [];
+  const deciding = {
+    part: plan.parts[0],
+    leads,
+    material: 'Maple',
+    scopes: EVERY_SCOPE,
+    skipped: [],
+    pending: false,
+    error: null,
+    decide: (wanted: Wanted) => decided.push(wanted),
+  } as unknown as Deciding;
+  const { user } = shownInApp(
+    <DecidingContext value={deciding}>
+      <AssembleStage plan={plan} inputs={inputs} />
+    </DecidingContext>,
+  );
+  return { user, decided };
+}
+
+describe('how the item is put together', () => {
+  it('takes a step of one’s own behind a join: what, where, how long, for order or pattern', async () => {
+    const { user, decided } = shown(true);
+    await user.click(screen.getByRole('button', { name: `Own step after: ${join!.title}` }));
+    const form = screen.getByRole('form', { name: `Own step after: ${join!.title}` });
+    const so = within(form).getByRole<HTMLButtonElement>('button', { name: 'Do it so' });
+    expect(so.disabled).toBe(true);
+    await user.type(within(form).getByLabelText('What is done'), 'True both together');
+    await choose('Where', 'lathe');
+    await user.clear(within(form).getByLabelText('Minutes a piece'));
+    await user.type(within(form).getByLabelText('Minutes a piece'), '6');
+    await user.click(so);
+    expect(decided).toEqual([
+      {
+        scope: 'order',
+        why: '',
+        decides: {
+          kind: 'extra',
+          step: {
+            title: 'True both together',
+            words: '',
+            place: 'lathe',
+            minutes: 6,
+            after: join!.id,
+            makes: [],
+          },
+        },
+      },
+    ]);
+    expect(screen.queryByRole('form')).toBeNull();
+  });
+
+  it('is decided with the part that leads the order only', () => {
+    shown(false);
+    expect(screen.getByRole('heading', { name: join!.title })).toBeTruthy();
+    expect(screen.queryByRole('button', { name: /^Own step after/ })).toBeNull();
+  });
+});
