@@ -1,5 +1,7 @@
 import { widestOf, type PartPlan } from '@compas/core';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import { samplesQuery, type Sample } from '../api/patterns.js';
 import { wholePath } from '../strip/paths.js';
 import { Length } from '../ui/Length.js';
 import type { Tablet } from './useTablet.js';
@@ -95,7 +97,9 @@ function Drawn({ part: { outline, name }, pxPerMm, onAnew }: DrawnProps) {
   const pages = Math.max(1, Math.ceil((outline.length * pxPerMm) / along));
   const from = (Math.min(page, pages - 1) * outline.length) / pages;
   const shown = outline.length / pages;
-  const radius = (widestOf(outline).diameter / 2) * pxPerMm;
+  const [sample, setSample] = useState<Sample | null>(null);
+  const reach = Math.max(widestOf(outline).diameter / 2, ...(sample?.trace.up ?? []).map(Math.abs));
+  const radius = reach * pxPerMm;
   const [long, thick] = [shown * pxPerMm + 2 * ROOM, 2 * radius + 2 * ROOM];
   const frame = {
     scale: pxPerMm,
@@ -113,6 +117,14 @@ function Drawn({ part: { outline, name }, pxPerMm, onAnew }: DrawnProps) {
       >
         <g transform={upright ? `translate(${thick} 0) rotate(90)` : undefined}>
           <path d={wholePath(outline, frame)} className="true-size-piece" />
+          {sample && (
+            <path
+              d={samplePath(sample, frame)}
+              className="true-size-sample"
+              role="img"
+              aria-label={sample.name}
+            />
+          )}
           <line x1={0} x2={long} y1={thick / 2} y2={thick / 2} className="strip-axis" />
         </g>
       </svg>
@@ -125,12 +137,49 @@ function Drawn({ part: { outline, name }, pxPerMm, onAnew }: DrawnProps) {
             Stretch {page + 1} of {pages}: the next
           </button>
         )}
+        <Samples chosen={sample} choose={setSample} />
         <button type="button" className="run-quiet" onClick={onAnew}>
           Set the screen anew
         </button>
       </div>
     </>
   );
+}
+
+/** The outline of a sample that was measured, laid over the piece; asked for when it is wanted. */
+function Samples({ chosen, choose }: { chosen: Sample | null; choose: (sample: Sample | null) => void }) {
+  const [wanted, want] = useState(false);
+  const samples = useQuery({ ...samplesQuery, enabled: wanted, throwOnError: false });
+  if (chosen)
+    return (
+      <button type="button" className="run-quiet" onClick={() => choose(null)}>
+        Without {chosen.name}
+      </button>
+    );
+  if (!wanted)
+    return (
+      <button type="button" className="run-quiet" onClick={() => want(true)}>
+        A sample over it
+      </button>
+    );
+  if (samples.isError) return <p>The samples cannot be had without the network.</p>;
+  if (samples.data?.length === 0) return <p>No sample was measured yet.</p>;
+  return samples.data?.map((sample) => (
+    <button key={sample.id} type="button" className="run-quiet" onClick={() => choose(sample)}>
+      {sample.name}
+    </button>
+  ));
+}
+
+type Frame = Parameters<typeof wholePath>[1];
+
+/** Both sides of a sample as they were measured, from the reference end of the piece. */
+function samplePath({ trace: { x, up, down } }: Sample, { at, up: above }: Pick<Frame, 'at' | 'up'>): string {
+  const point = (r: readonly number[], side: 1 | -1) => (place: number, i: number) =>
+    `${at(place).toFixed(1)},${above(side * Math.abs(r[i] ?? 0)).toFixed(1)}`;
+  const over = x.map(point(up, 1));
+  const under = x.map(point(down, -1)).toReversed();
+  return `M${[...over, ...under].join('L')}Z`;
 }
 
 /** What stands below the drawing, pixels. */

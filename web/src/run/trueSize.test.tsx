@@ -1,6 +1,6 @@
 import { fireEvent, screen } from '@testing-library/react';
 import { exampleBatch } from '../../test/exampleBatch.js';
-import { shownInApp } from '../../test/inApp.js';
+import { answering, shownInApp } from '../../test/inApp.js';
 import { TrueSize } from './TrueSize.js';
 import { useTablet } from './useTablet.js';
 import { useTone } from './useTone.js';
@@ -50,6 +50,29 @@ describe('the piece at true size', () => {
     expect(screen.getByRole('img', { name: 'Bar of 500 pixels' })).toBeTruthy();
     press('Back to the step');
     expect(screen.queryByRole('dialog')).toBeNull();
+  });
+
+  it('has the outline of a measured sample over it at the same scale', async () => {
+    localStorage.setItem('compas.tablet', JSON.stringify({ pxPerMm: 4 }));
+    const trace = { x: [0, 10, 30], up: [8, 9, 7], down: [-8, -9, -7] };
+    const asked = answering({
+      'GET /api/samples': () => ({
+        body: [{ id: 's1', name: 'Old finial', measuredBy: 'calliper', note: '', trace }],
+      }),
+    });
+    shownInApp(<Bench />);
+    press('True size');
+    expect(asked).toEqual([]);
+    press('A sample over it');
+    fireEvent.click(await screen.findByRole('button', { name: 'Old finial' }));
+    const path = screen.getByRole('img', { name: 'Old finial' }).getAttribute('d') ?? '';
+    const corners = [...path.matchAll(/(-?[\d.]+),(-?[\d.]+)/g)].map((c) => c.slice(1).map(Number));
+    const across = (i: number) =>
+      Math.max(...corners.map((c) => c[i]!)) - Math.min(...corners.map((c) => c[i]!));
+    expect(across(0)).toBeCloseTo(4 * 30, 0);
+    expect(across(1)).toBeCloseTo(4 * 18, 0);
+    press('Without Old finial');
+    expect(screen.queryByRole('img', { name: 'Old finial' })).toBeNull();
   });
 
   it('of what is longer than the screen shows one stretch after the other', () => {
