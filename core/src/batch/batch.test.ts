@@ -258,3 +258,32 @@ describe('progress', () => {
     ).toEqual(['run.rejected.2']);
   });
 });
+
+describe('who works at a device', () => {
+  const at = (minute: number) => new Date(Date.UTC(2026, 2, 2, 8, minute)).toISOString();
+  const event = (sequence: number, device: string, body: RunEventBody): RunEvent => ({
+    id: `h${sequence}`,
+    piece: 1,
+    at: at(sequence),
+    device,
+    sequence,
+    planVersion: 1,
+    body,
+  });
+  const measured: RunEventBody = { kind: 'measured', stepId: 's', stationId: 'e1', mm: 10, typed: '10' };
+  const handed = (who: string): RunEventBody => ({ kind: 'handed', stepId: 's', who });
+
+  it('is whoever was said to, from there on and on that device alone', () => {
+    const events = [
+      event(1, 'a', measured),
+      event(2, 'a', handed('Maren')),
+      event(3, 'a', measured),
+      event(4, 'b', measured),
+      event(5, 'a', handed('Ines')),
+      event(6, 'a', measured),
+    ];
+    const { readings, hands } = progressOf(lotsOf([{ partId: 'p', pieces: 1 }]), events.toReversed(), []);
+    expect(readings.map((r) => r.who)).toEqual([undefined, 'Maren', undefined, 'Ines']);
+    expect([...hands]).toEqual([['a', 'Ines']]);
+  });
+});

@@ -40,6 +40,8 @@ export type RunEventBody =
       keeps: { stationId: string; mm: number }[];
       why: string;
     }
+  /** who works at this device from here on, as it was said there: what they record is theirs by their word alone */
+  | { kind: 'handed'; stepId: string; who: string }
   /** a step that was called done by mistake */
   | { kind: 'reopened'; stepId: string };
 

@@ -14,12 +14,16 @@ export interface Reading {
   mm: number;
   typed: string;
   at: string;
+  /** who measured it, as it was said at the device */
+  who?: string;
   correctedWhy?: string;
 }
 
 export interface BatchProgress {
   pieces: PieceProgress[];
   readings: Reading[];
+  /** device → who works at it, as it was last said there */
+  hands: Map<string, string>;
 }
 
 /**
@@ -32,7 +36,7 @@ export function progressOf(
   events: readonly RunEvent[],
   steps: readonly Pick<Step, 'id' | 'partId' | 'share' | 'takes' | 'checks'>[],
 ): BatchProgress {
-  const progress: BatchProgress = { pieces: emptyPieces(lots, steps), readings: [] };
+  const progress: BatchProgress = { pieces: emptyPieces(lots, steps), readings: [], hands: new Map() };
   const known = new Map(steps.map((s) => [s.id, s]));
   for (const event of inOrder(events)) play(progress, event, known);
   for (const piece of progress.pieces) if (piece.rejected !== null) piece.given.add(piece.place);
@@ -88,12 +92,13 @@ const inOrder = (events: readonly RunEvent[]): RunEvent[] =>
   );
 
 function play(
-  { pieces, readings }: BatchProgress,
-  { id, piece, at, body }: RunEvent,
+  { pieces, readings, hands }: BatchProgress,
+  { id, piece, at, device, body }: RunEvent,
   known: KnownSteps,
 ): void {
   const state = pieces[piece - 1];
   if (!state) return;
+  const who = hands.get(device);
   const instant = Date.parse(at);
   switch (body.kind) {
     case 'started':
@@ -114,6 +119,7 @@ function play(
         mm: body.mm,
         typed: body.typed,
         at,
+        ...(who === undefined ? {} : { who }),
       });
       return;
     case 'corrected': {
@@ -158,6 +164,9 @@ function play(
       return;
     case 'mended':
       mend(pieces, state, body, { at, known });
+      return;
+    case 'handed':
+      hands.set(device, body.who);
       return;
     case 'reopened':
       state.done.delete(body.stepId);

@@ -136,6 +136,11 @@ class MendedDto extends EventBodyDto implements Of<'mended'> {
   @ListField(() => KeptSizeDto, { max: 60 }) keeps: KeptSizeDto[];
   @Words() why: string;
 }
+class HandedDto extends EventBodyDto implements Of<'handed'> {
+  declare kind: 'handed';
+  @StepId() stepId: string;
+  @TextField({ min: 1, max: 80 }) who: string;
+}
 class ReopenedDto extends EventBodyDto implements Of<'reopened'> {
   declare kind: 'reopened';
   @StepId() stepId: string;
@@ -155,6 +160,7 @@ const EVENT_FORMS = {
   joined: JoinedDto,
   noted: NotedDto,
   mended: MendedDto,
+  handed: HandedDto,
   reopened: ReopenedDto,
 } satisfies Record<RunEventKind, unknown>;
 ChoiceField(EVENT_FORMS)(EventBodyDto.prototype, 'kind');

@@ -28,6 +28,7 @@ export function ReadingList({ readings, part, step, record }: ReadingListProps) 
               <span aria-hidden>{SIGN[verdict.verdict]}</span> {station.label} <Length mm={reading.mm} />
             </b>{' '}
             <Say text={verdict.words} />
+            {reading.who !== undefined && <span className="run-soft"> {reading.who.split(' ')[0]}</span>}
             {reading.correctedWhy && (
               <span className="run-soft"> corrected: {reading.correctedWhy}</span>
             )}{' '}

@@ -1,4 +1,11 @@
-import { nextAction, pieceLabel, piecesIn, type BatchingSchool, type Step } from '@compas/core';
+import {
+  nextAction,
+  pieceLabel,
+  piecesIn,
+  type BatchingSchool,
+  type RunEventBody,
+  type Step,
+} from '@compas/core';
 import { ConfigProvider } from 'antd';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -6,7 +13,9 @@ import { sentenceOf } from '../api/problem.js';
 import { useNow } from '../ui/useNow.js';
 import { UnitsProvider } from '../ui/units.js';
 import { runTheme } from '../ui/theme.js';
+import { AtTheLathe } from './AtTheLathe.js';
 import { Connection } from './Connection.js';
+import { deviceId } from './eventQueue.js';
 import { PieceRow } from './PieceRow.js';
 import { RunBar } from './RunBar.js';
 import { StepWork } from './StepWork.js';
@@ -72,7 +81,8 @@ function Running({ run, batch, tablet }: RunningProps) {
   const [chosen, choose] = useState<{ piece: number; stepId: string } | null>(null);
   const now = useNow(1_000);
   const awake = useWakeLock();
-  const [away, here] = useUntouched(now);
+  const [away, here, ask] = useUntouched(now);
+  const [handed, setHanded] = useState(false);
   useStarted(run, school, chosen === null, now);
   if (!run.progress) return null;
   const next = nextAction(steps, run.progress, school, now);
@@ -84,6 +94,11 @@ function Running({ run, batch, tablet }: RunningProps) {
       ? undefined
       : next.step;
   const part = plan.parts.find((p) => p.partId === (step?.partId ?? state?.partId)) ?? plan.parts[0];
+  // the batch hears who works here before it hears what they did
+  const saysWho = (stepId: string): RunEventBody[] =>
+    tablet.who === null || run.progress?.hands.get(deviceId()) === tablet.who
+      ? []
+      : [{ kind: 'handed', stepId, who: tablet.who }];
   const called = (n: number) => pieceLabel(batch.lots, plan.parts, n);
   const takeBack = async ({ piece: tapped, steps: ended }: LastTap) => {
     await run.record(
@@ -126,6 +141,15 @@ function Running({ run, batch, tablet }: RunningProps) {
         >
           {tablet.light === 'dark' ? 'Bright' : 'Dark'}
         </button>
+        <AtTheLathe
+          who={tablet.who}
+          onTake={(who) => {
+            tablet.set({ who });
+            setHanded(tablet.who !== null);
+            // whoever takes over sees first where it stands
+            if (tablet.who !== null) ask();
+          }}
+        />
         <TrueSize part={part} tablet={tablet} />
         <Connection connection={run.connection} pending={run.pending} awake={awake} />
       </header>
@@ -174,7 +198,11 @@ function Running({ run, batch, tablet }: RunningProps) {
           steps={steps}
           step={step}
           timeZone={batch.snapshot.inputs.workshop.hours.timeZone}
-          onHere={here}
+          onHere={() => {
+            setHanded(false);
+            here();
+          }}
+          handed={handed ? tablet.who : null}
         />
       )}
       {!away && step && state && (chosen !== null || next.kind === 'do') && (
@@ -190,7 +218,7 @@ function Running({ run, batch, tablet }: RunningProps) {
           readings={run.progress.readings.filter((r) => r.piece === piece)}
           findings={run.findings}
           now={now}
-          record={(...bodies) => run.record(piece, ...bodies)}
+          record={(...bodies) => run.record(piece, ...saysWho(step.id), ...bodies)}
           back={back}
           onEnded={(ended) => setLast({ piece, steps: ended })}
           onLeave={() => choose(null)}

@@ -12,16 +12,20 @@ interface WhereItStandsProps {
   step: Step;
   timeZone: string;
   onHere: () => void;
+  /** who has just taken over; null where nobody touched it for long */
+  handed: string | null;
 }
 
 /** After an interruption: where the work stood, and whether that piece is still on the lathe. */
-export function WhereItStands({ label, state, steps, step, timeZone, onHere }: WhereItStandsProps) {
+export function WhereItStands({ label, state, steps, step, timeZone, onHere, handed }: WhereItStandsProps) {
   const [last] = [...state.done].sort((a, b) => b[1] - a[1]);
   const ended = last && steps.find((s) => s.id === last[0]);
   const { place, holding } = step.setup;
   return (
     <section className="run-note" data-frame="wait" aria-label="Where it stands">
-      <p className="run-soft">Nobody has touched this for a while.</p>
+      <p className="run-soft">
+        {handed === null ? 'Nobody has touched this for a while.' : `${handed} works here now.`}
+      </p>
       <h1>Is {label} on the lathe?</h1>
       <dl className="run-stands">
         <dt>Written on it</dt>

@@ -52,6 +52,7 @@ describe('a screen that nobody touched', () => {
         step={turn}
         timeZone="UTC"
         onHere={onHere}
+        handed={null}
       />,
     );
     expect(screen.getByRole('heading', { name: 'Is piece 2 on the lathe?' })).toBeTruthy();

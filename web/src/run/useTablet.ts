@@ -8,6 +8,8 @@ export interface Tablet {
   tone: boolean;
   /** of this screen, as it was set with a calliper; null until then */
   pxPerMm: number | null;
+  /** who works at it; null until somebody said so */
+  who: string | null;
   set: (change: Partial<Omit<Tablet, 'set'>>) => void;
 }
 
@@ -32,6 +34,7 @@ function read(): Omit<Tablet, 'set'> {
     light: found.light === 'bright' ? 'bright' : 'dark',
     tone: found.tone !== false,
     pxPerMm: typeof found.pxPerMm === 'number' && found.pxPerMm > 0 ? found.pxPerMm : null,
+    who: typeof found.who === 'string' && found.who !== '' ? found.who : null,
   };
 }
 

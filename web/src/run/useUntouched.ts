@@ -4,10 +4,10 @@ import { useEffect, useState } from 'react';
 const LONG = 5 * 60_000;
 
 /**
- * Whether the screen has not been touched for long, and how to say that somebody is here again.
+ * Whether the screen has not been touched for long, how to say that somebody is here again, and how to make it ask.
  * @param now instant in ms
  */
-export function useUntouched(now: number): [boolean, () => void] {
+export function useUntouched(now: number): [boolean, () => void, () => void] {
   const [touched, setTouched] = useState(now);
   const away = now - touched > LONG;
   useEffect(() => {
@@ -20,5 +20,5 @@ export function useUntouched(now: number): [boolean, () => void] {
       for (const kind of kinds) removeEventListener(kind, touch);
     };
   }, [away]);
-  return [away, () => setTouched(Date.now())];
+  return [away, () => setTouched(Date.now()), () => setTouched(-Infinity)];
 }

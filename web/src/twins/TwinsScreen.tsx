@@ -129,6 +129,7 @@ function Twins({ batch }: { batch: BatchDetail }) {
               </p>
             ))}
           </div>
+          <Measurers readings={progress.readings} />
           <Findings findings={records} empty="" />
           <Noted
             steps={stepsOfPlan(plan)}
@@ -170,6 +171,19 @@ function Twins({ batch }: { batch: BatchDetail }) {
         )}
       </div>
     </WorkScreen>
+  );
+}
+
+/** Who measured how much, where it was said: another hand is one more reason for a difference. */
+function Measurers({ readings }: Pick<BatchProgress, 'readings'>) {
+  const counts = new Map<string, number>();
+  for (const { who } of readings) if (who !== undefined) counts.set(who, (counts.get(who) ?? 0) + 1);
+  if (counts.size === 0) return null;
+  return (
+    <p className="soft">
+      Measured by {[...counts].map(([who, count]) => `${who} (${count})`).join(', ')}, as was said at the
+      lathe.
+    </p>
   );
 }
 
