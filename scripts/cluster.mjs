@@ -4,6 +4,7 @@ import { chmodSync, chownSync, existsSync, mkdirSync, readFileSync, rmSync, writ
 import { createServer } from 'node:net';
 import { basename, dirname, join } from 'node:path';
 import { createHash } from 'node:crypto';
+import { leaseOf } from './leases.mjs';
 import { postgresPrograms } from './packages.mjs';
 import { say } from './project.mjs';
 import { outputOf } from './run.mjs';
@@ -104,7 +105,7 @@ function runningPort(folder) {
 /**
  * Starts the private cluster of a data folder on a free loopback port.
  * @param durable off only for tests: then nothing is flushed to disk
- * @returns its port, its passwords, and how to stop it (nothing when it ran before)
+ * @returns its port, its passwords, and how to leave it: whoever leaves last stops it
  */
 export async function startCluster(data, durable = true) {
   const folder = clusterFolder(data);
@@ -112,8 +113,14 @@ export async function startCluster(data, durable = true) {
   const versionFile = join(folder, 'PG_VERSION');
   const exists = asRoot ? spawnSync('test', ['-e', versionFile]).status === 0 : existsSync(versionFile);
   if (!exists) initialise(folder, secrets);
+  const lease = leaseOf(data);
+  const stop = () => {
+    if (lease.leave()) stopCluster(folder);
+  };
   const before = runningPort(folder);
-  if (before !== null) return { port: before, secrets, stop: () => {} };
+  lease.take();
+  // one that was left running by somebody who was killed is taken over with its stopping
+  if (before !== null) return { port: before, secrets, stop };
   const port = await freePort();
   const settings = [
     '-p',
@@ -133,5 +140,13 @@ export async function startCluster(data, durable = true) {
     'PostgreSQL did not start',
   );
   for (let i = 0; i < 100 && !ready(port); i++) await new Promise((later) => setTimeout(later, 50));
-  return { port, secrets, stop: () => void postgres('pg_ctl', ['-D', folder, '-m', 'fast', '-w', 'stop']) };
+  return { port, secrets, stop };
+}
+
+/** So long it may take to stop as it should, s; then it is stopped at once, and makes good at its next start. */
+const STOP_WITHIN = 15;
+
+function stopCluster(folder) {
+  const how = (mode) => ['-D', folder, '-m', mode, '-w', '-t', String(STOP_WITHIN), 'stop'];
+  if (postgres('pg_ctl', how('fast')).status !== 0) postgres('pg_ctl', how('immediate'));
 }

@@ -9,7 +9,8 @@ export function serve(env, { quiet = false } = {}) {
     env: { COMPAS_WEB: join(ROOT, 'web/dist'), NODE_ENV: 'production', ...env },
     stdio: ['ignore', quiet ? 'ignore' : 'inherit', 'inherit', 'ipc'],
   });
-  const ended = new Promise((done) => child.on('exit', (code) => done(code ?? 0)));
+  // one that was killed did not end well, whatever code it left
+  const ended = new Promise((done) => child.on('exit', (code, signal) => done(signal === null ? code : 128)));
   const listening = new Promise((done, failed) => {
     child.on('message', (message) => message === 'listening' && done());
     ended.then((code) =>

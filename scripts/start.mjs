@@ -29,7 +29,13 @@ async function serveUntilStopped(env) {
   const port = process.env.PORT ?? '4600';
   const tls = Boolean(process.env.TLS_CERT && process.env.TLS_KEY);
   const server = serve({ ...env, HOST: host, PORT: port });
-  for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.stop());
+  let asked = false;
+  const stop = () => {
+    asked = true;
+    server.stop();
+  };
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, stop);
+  whenOrphaned(stop);
   await server.listening;
   if (!LOOPBACK.has(host) && !tls)
     say(
@@ -39,5 +45,18 @@ async function serveUntilStopped(env) {
   if (process.env.COMPAS_DEMO !== 'off')
     say('demo sign-in: maren@quillhaven.example with shavings-everywhere, or the button on the first screen');
   say('stop with Ctrl-C');
-  await server.ended;
+  const code = await server.ended;
+  if (!asked && code !== 0) throw new Error(`The server ended by itself, with ${code}. Start it again.`);
+}
+
+/** npm does not always pass a signal on: when it is gone, this goes too. */
+function whenOrphaned(stop) {
+  if (process.env.npm_lifecycle_event === undefined) return;
+  const parent = process.ppid;
+  const watch = setInterval(() => {
+    if (process.ppid === parent) return;
+    clearInterval(watch);
+    stop();
+  }, 1_000);
+  watch.unref();
 }

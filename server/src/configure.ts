@@ -39,7 +39,6 @@ export function configure(app: NestExpressApplication, settings: Settings): void
   SwaggerModule.setup('api/docs', app, () => SwaggerModule.createDocument(app, documentConfig()), {
     jsonDocumentUrl: 'api/openapi.json',
   });
-  app.enableShutdownHooks();
 }
 
 export const documentConfig = () =>

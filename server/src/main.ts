@@ -1,10 +1,17 @@
 import 'reflect-metadata';
 import { readFileSync } from 'node:fs';
+import type { Server } from 'node:http';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { AppModule } from './app.module.js';
 import { configure } from './configure.js';
 import { settingsFromEnvironment } from './database/settings.js';
+import { Drain } from './edge/drain.js';
+
+/** What is asked when it is told to stop is answered within this, ms; then the rest is cut. */
+const DRAIN_WITHIN = 8_000;
+/** It is gone by then whatever hangs, ms. */
+const GONE_WITHIN = 10_000;
 
 const settings = settingsFromEnvironment();
 const httpsOptions = settings.tls
@@ -15,7 +22,25 @@ const app = await NestFactory.create<NestExpressApplication>(AppModule.with(sett
   logger: ['error', 'warn'],
   ...(httpsOptions ? { httpsOptions } : {}),
 });
+const drain = new Drain(app.getHttpServer() as Server);
+app.use(drain.handler);
 configure(app, settings);
+
+let stopping = false;
+/** Answers what was asked, then closes the pools; in this order, so that nobody who asked is refused. */
+async function stop(): Promise<void> {
+  if (stopping) return;
+  stopping = true;
+  setTimeout(() => process.exit(1), GONE_WITHIN).unref();
+  const all = await drain.end(DRAIN_WITHIN);
+  if (!all) console.error('compas: not everybody was answered before the server stopped.');
+  await app.close();
+  process.exit(0);
+}
+for (const signal of ['SIGTERM', 'SIGINT', 'SIGHUP'] as const) process.on(signal, () => void stop());
+// whoever started it is gone: nobody would stop it any more
+process.on('disconnect', () => void stop());
+
 try {
   await app.listen(settings.port, settings.host);
 } catch (error) {

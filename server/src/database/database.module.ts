@@ -6,6 +6,9 @@ import type { Settings } from './settings.js';
 import { SharedRows } from './sharedRow.js';
 import { WorkshopTransaction } from './workshopTransaction.js';
 
+/** Whoever waits longer for a connection is told that the database is out of reach, ms. */
+export const CONNECT_WITHIN = 5_000;
+
 @Global()
 @Module({})
 export class DatabaseModule {
@@ -19,6 +22,7 @@ export class DatabaseModule {
           // each room registers its own entities with TypeOrmModule.forFeature
           autoLoadEntities: true,
           poolSize: 12,
+          extra: { connectionTimeoutMillis: CONNECT_WITHIN },
           retryAttempts: 3,
         }),
       ],

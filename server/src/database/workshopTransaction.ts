@@ -80,7 +80,10 @@ export class WorkshopTransaction {
       await runner.commitTransaction();
       return result;
     } catch (error) {
-      if (runner.isTransactionActive) await runner.rollbackTransaction();
+      // where the connection is gone there is nothing to roll back, and the first error says more
+      if (runner.isTransactionActive) await runner.rollbackTransaction().catch(() => undefined);
+      // the driver gives a lost connection up by itself, and complains of that at the next question
+      if (runner.isReleased) throw new Error('Connection terminated in a transaction.', { cause: error });
       throw error;
     } finally {
       await runner.release();

@@ -8,6 +8,7 @@ import {
 } from '@nestjs/common';
 import type { Response } from 'express';
 import { Problem, type ProblemDetails } from './problem.js';
+import { isUnreachable } from './unreachable.js';
 
 const TITLES: Record<number, string> = {
   400: 'That could not be read',
@@ -18,7 +19,13 @@ const TITLES: Record<number, string> = {
   413: 'Too large',
   422: 'Something in it cannot be right',
   429: 'Too many tries',
+  503: 'Not now',
 };
+
+const UNREACHABLE =
+  'The database cannot be reached right now. Try again in a moment: what is sent twice is done once, and what a tablet recorded stays on it.';
+/** s */
+const RETRY_AFTER = '5';
 
 /** Turns every error into problem details; what nobody foresaw is logged and told without its innards. */
 @Catch()
@@ -29,12 +36,14 @@ export class ProblemFilter implements ExceptionFilter {
     const response = host.switchToHttp().getResponse<Response>();
     if (response.headersSent) return;
     const problem = this.detailsOf(error);
+    if (problem.status === 503) response.setHeader('retry-after', RETRY_AFTER);
     response.status(problem.status).type('application/problem+json').send(JSON.stringify(problem));
   }
 
   private detailsOf(error: unknown): ProblemDetails {
     if (error instanceof Problem)
       return details(error.getStatus(), error.message, error.errors, error.conflict);
+    if (isUnreachable(error)) return details(HttpStatus.SERVICE_UNAVAILABLE, UNREACHABLE);
     if (error instanceof HttpException) return details(error.getStatus(), error.message);
     const status = statusOf(error);
     if (status === 413) return details(413, 'The request is larger than this address takes.');
