@@ -17,6 +17,7 @@ const settings: Settings = {
   tls: null,
   webFolder: null,
   offerDemo: false,
+  signUp: 'open',
 };
 const app = await NestFactory.create<NestExpressApplication>(AppModule.with(settings), {
   preview: true,

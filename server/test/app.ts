@@ -6,11 +6,11 @@ import { Test } from '@nestjs/testing';
 import request from 'supertest';
 import { AppModule } from '../src/app.module.js';
 import { configure } from '../src/configure.js';
-import { settingsFromEnvironment } from '../src/database/settings.js';
+import { settingsFromEnvironment, type Settings } from '../src/database/settings.js';
 
 /** The whole application on real PostgreSQL, spoken to over HTTP. */
-export async function openApp(): Promise<NestExpressApplication> {
-  const settings = { ...settingsFromEnvironment(), webFolder: null };
+export async function openApp(change: Partial<Settings> = {}): Promise<NestExpressApplication> {
+  const settings = { ...settingsFromEnvironment(), webFolder: null, ...change };
   const module = await Test.createTestingModule({ imports: [AppModule.with(settings)] }).compile();
   const app = module.createNestApplication<NestExpressApplication>({ bodyParser: false, logger: ['error'] });
   configure(app, settings);

@@ -69,4 +69,6 @@ export class SessionView {
   @ApiProperty({ type: [WorkshopChoiceView] }) workshops: WorkshopChoiceView[];
   /** whether a demo workshop can be entered */
   @ApiProperty() demo: boolean;
+  /** whether anybody may begin a workshop */
+  @ApiProperty() signUp: boolean;
 }

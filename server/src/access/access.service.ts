@@ -1,7 +1,9 @@
 import { createHash, randomBytes, randomUUID } from 'node:crypto';
-import { HttpStatus, Injectable } from '@nestjs/common';
+import { HttpStatus, Inject, Injectable, type OnModuleInit } from '@nestjs/common';
 import { hash, verify } from '@node-rs/argon2';
 import { newWorkshop } from '@compas/core';
+import type { Settings } from '../database/settings.js';
+import { SETTINGS } from '../database/settings.token.js';
 import type { Role } from '../database/workshopTransaction.js';
 import { Problem } from '../edge/problem.js';
 import type { NewPersonDto, NewWorkshopDto, SignInDto } from './access.dto.js';
@@ -11,21 +13,43 @@ const SEVEN_DAYS = 7 * 24 * 3600 * 1000;
 
 /** Who may come in: sign-in, new accounts and workshops, one-time invitations. */
 @Injectable()
-export class AccessService {
+export class AccessService implements OnModuleInit {
   /** verified when there is no such user, so that the answer takes as long */
   private readonly decoy = hash(randomBytes(16));
 
-  constructor(private readonly store: AccessStore) {}
+  constructor(
+    private readonly store: AccessStore,
+    @Inject(SETTINGS) private readonly settings: Settings,
+  ) {}
+
+  /** Without the demo nobody of it is signed in any more, whoever was before. */
+  async onModuleInit(): Promise<void> {
+    if (!this.settings.offerDemo) await this.store.endSeededSessions();
+  }
 
   async signIn({ email, password }: SignInDto): Promise<StoredUser> {
     const user = await this.store.userByEmail(email);
     const right = await verify(user?.password_hash ?? (await this.decoy), password);
-    if (!user || !right)
+    // without the demo its people are strangers: everybody knows their password
+    const isShut = user?.seeded === true && !this.settings.offerDemo;
+    if (!user || !right || isShut)
       throw new Problem(
         HttpStatus.UNAUTHORIZED,
         'That address and password do not go together. Check both and try again.',
       );
     return user;
+  }
+
+  /** Refuses new people where the house is closed to them. */
+  refuseNew(invited: boolean): void {
+    const { signUp } = this.settings;
+    if (signUp === 'open' || (signUp === 'invited' && invited)) return;
+    throw new Problem(
+      HttpStatus.FORBIDDEN,
+      signUp === 'off'
+        ? 'No new people are taken in here. Ask whoever runs this Compas.'
+        : 'New people come in by invitation only. Ask an owner of a workshop here for a link.',
+    );
   }
 
   async createUser({ email, name, password }: NewPersonDto): Promise<{ id: string; name: string }> {
@@ -46,6 +70,16 @@ export class AccessService {
   }
 
   async invite(role: Role): Promise<{ token: string; expiresAt: string }> {
+    if (await this.store.isDemo())
+      throw new Problem(
+        HttpStatus.FORBIDDEN,
+        'The demo workshop takes nobody in: everybody can enter it. Begin a workshop of your own and invite them there.',
+      );
+    return this.issue(role);
+  }
+
+  /** Makes a link, whatever the workshop is. */
+  async issue(role: Role): Promise<{ token: string; expiresAt: string }> {
     const token = randomBytes(24).toString('base64url');
     const until = new Date(Date.now() + SEVEN_DAYS);
     await this.store.invite(hashOf(token), role, until);

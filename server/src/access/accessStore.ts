@@ -8,6 +8,8 @@ export interface StoredUser {
   name: string;
   email: string;
   password_hash: string;
+  /** made with the demo, with a password that everybody knows */
+  seeded: boolean;
 }
 
 export interface Membership {
@@ -35,6 +37,26 @@ export class AccessStore {
   /** @returns whether the address was free */
   async createUser(id: string, email: string, name: string, hash: string): Promise<boolean> {
     return (await this.ask('SELECT access_create_user($1, $2, $3, $4)', [id, email, name, hash])).length > 0;
+  }
+
+  /** Somebody of the demo. @returns whether the address was free */
+  async createSeeded(id: string, email: string, name: string, hash: string): Promise<boolean> {
+    return (
+      (await this.ask('SELECT access_create_seeded($1, $2, $3, $4)', [id, email, name, hash])).length > 0
+    );
+  }
+
+  /** Ends every session of those that were made with the demo. */
+  async endSeededSessions(): Promise<void> {
+    await this.ask(`DELETE FROM sessions WHERE sess->>'userId' IN (SELECT access_seeded()::text)`, []);
+  }
+
+  /** Whether the workshop of the running transaction is the demo. */
+  async isDemo(): Promise<boolean> {
+    const [row] = await this.transaction.manager.query<{ demo: boolean }[]>(
+      'SELECT access_is_demo() AS demo',
+    );
+    return row?.demo === true;
   }
 
   workshopsOf = (userId: string): Promise<Membership[]> =>

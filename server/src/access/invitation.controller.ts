@@ -28,6 +28,7 @@ export class InvitationController {
     @Body() person: NewPersonDto,
     @Req() request: Request,
   ): Promise<void> {
+    this.access.refuseNew(true);
     await this.access.invited(token);
     const user = await this.access.createUser(person);
     await beginSession(request, user, await this.access.accept(token, user.id));

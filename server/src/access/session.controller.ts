@@ -69,6 +69,7 @@ export class SessionController {
   @Throttle(SIGN_IN_LIMIT)
   @ApiOkResponse({ type: SessionView })
   async create(@Body() body: NewAccountDto, @Req() request: Request): Promise<SessionView> {
+    this.access.refuseNew(false);
     const user = await this.access.createUser(body);
     await this.access.createWorkshop(body, user.id);
     await this.begin(request, user);
@@ -108,13 +109,16 @@ export class SessionController {
   private async view(request: Request): Promise<SessionView> {
     const { userId, userName, workshopId } = request.session;
     const demo = this.settings.offerDemo && (await this.store.demoOwner()) !== null;
-    if (userId === undefined) return { userId: null, userName: null, workshopId: null, workshops: [], demo };
+    const signUp = this.settings.signUp === 'open';
+    if (userId === undefined)
+      return { userId: null, userName: null, workshopId: null, workshops: [], demo, signUp };
     return {
       userId,
       userName: userName ?? null,
       workshopId: workshopId ?? null,
       workshops: await this.store.workshopsOf(userId),
       demo,
+      signUp,
     };
   }
 }

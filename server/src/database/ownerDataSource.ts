@@ -6,6 +6,7 @@ import { Together1796000000004 } from './migrations/4-together.js';
 import { Routes1796000000005 } from './migrations/5-routes.js';
 import { Items1796000000006 } from './migrations/6-items.js';
 import { Orders1796000000007 } from './migrations/7-orders.js';
+import { DemoDoor1796000000008 } from './migrations/8-demoDoor.js';
 
 export const MIGRATIONS = [
   Foundation1772000000001,
@@ -15,6 +16,7 @@ export const MIGRATIONS = [
   Routes1796000000005,
   Items1796000000006,
   Orders1796000000007,
+  DemoDoor1796000000008,
 ];
 
 /**

@@ -10,7 +10,26 @@ export interface Settings {
   tls: { cert: string; key: string } | null;
   /** folder of the built web application; null when something else serves it */
   webFolder: string | null;
+  /** anybody may enter the demo workshop */
   offerDemo: boolean;
+  /** who may make an account: anybody, those who are invited, nobody */
+  signUp: SignUp;
+}
+
+export const SIGN_UPS = ['open', 'invited', 'off'] as const;
+export type SignUp = (typeof SIGN_UPS)[number];
+
+const LOOPBACK: ReadonlySet<string> = new Set(['127.0.0.1', 'localhost', '::1']);
+
+/** The demo lets everybody in: where other machines reach it, it is there only when it is asked for. */
+const offersDemo = (wish: string | undefined, host: string): boolean =>
+  wish === 'on' || (wish !== 'off' && LOOPBACK.has(host));
+
+function signUpOf(wish: string | undefined): SignUp {
+  if (wish === undefined || wish === '') return 'open';
+  const found = SIGN_UPS.find((s) => s === wish);
+  if (!found) throw new Error(`COMPAS_SIGNUP is ${wish}. Set it to one of ${SIGN_UPS.join(', ')}.`);
+  return found;
 }
 
 const need = (name: string): string => {
@@ -23,14 +42,16 @@ const need = (name: string): string => {
 /** Settings from the environment; a missing one is named. */
 export function settingsFromEnvironment(): Settings {
   const { TLS_CERT: cert, TLS_KEY: key } = process.env;
+  const host = process.env['HOST'] ?? '127.0.0.1';
   return {
     databaseUrl: need('COMPAS_DB_URL'),
     ownerUrl: process.env['COMPAS_DB_OWNER_URL'] ?? '',
     sessionSecret: need('COMPAS_SESSION_SECRET'),
-    host: process.env['HOST'] ?? '127.0.0.1',
+    host,
     port: Number(process.env['PORT'] ?? 4600),
     tls: cert && key ? { cert, key } : null,
     webFolder: process.env['COMPAS_WEB'] ?? null,
-    offerDemo: process.env['COMPAS_DEMO'] !== 'off',
+    offerDemo: offersDemo(process.env['COMPAS_DEMO'], host),
+    signUp: signUpOf(process.env['COMPAS_SIGNUP']),
   };
 }

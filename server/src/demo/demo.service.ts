@@ -56,17 +56,18 @@ export class DemoService {
 
   async load(now: number): Promise<void> {
     const owner = randomUUID();
-    await this.store.createUser(owner, DEMO_OWNER.email, DEMO_OWNER.name, await hash(DEMO_PASSWORD));
+    await this.store.createSeeded(owner, DEMO_OWNER.email, DEMO_OWNER.name, await hash(DEMO_PASSWORD));
     const workshop = randomUUID();
     await this.store.createWorkshop(workshop, DEMO_WORKSHOP_NAME, demoWorkshop(), owner, true);
     const token = await this.transaction.run(workshop, owner, async () => {
       const patterns = await this.loadPatterns();
       await this.loadStock(now);
       await this.loadBatches(patterns, now);
-      return (await this.access.invite('maker')).token;
+      return (await this.access.issue('maker')).token;
     });
-    const maker = await this.access.createUser({ ...DEMO_MAKER, password: DEMO_PASSWORD });
-    await this.access.accept(token ?? '', maker.id);
+    const maker = randomUUID();
+    await this.store.createSeeded(maker, DEMO_MAKER.email, DEMO_MAKER.name, await hash(DEMO_PASSWORD));
+    await this.access.accept(token ?? '', maker);
   }
 
   private async loadPatterns(): Promise<PatternView[]> {

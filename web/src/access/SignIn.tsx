@@ -41,16 +41,18 @@ export default function SignIn() {
         )}
       </section>
       <section className="sheet door-form">
-        <Segmented
-          block
-          value={side}
-          onChange={setSide}
-          options={[
-            { value: 'in', label: 'Sign in' },
-            { value: 'new', label: 'New workshop' },
-          ]}
-        />
-        {side === 'in' ? (
+        {session.data?.signUp !== false && (
+          <Segmented
+            block
+            value={side}
+            onChange={setSide}
+            options={[
+              { value: 'in', label: 'Sign in' },
+              { value: 'new', label: 'New workshop' },
+            ]}
+          />
+        )}
+        {side === 'in' || session.data?.signUp === false ? (
           <SignInForm onDone={enter} />
         ) : (
           <NewAccountForm onDone={() => void navigate('/workshop', { replace: true })} />

@@ -27,6 +27,7 @@ CREATE INDEX orders_by_closing ON orders (workshop_id, closed_at);`);
 ALTER TABLE batches ADD COLUMN order_id uuid;
 UPDATE batches b SET order_id = (SELECT l.order_id FROM order_lines l WHERE l.workshop_id = b.workshop_id AND l.batch_id = b.id ORDER BY l.order_id LIMIT 1);
 ALTER TABLE batches ALTER COLUMN order_id SET NOT NULL, ADD FOREIGN KEY (workshop_id, order_id) REFERENCES orders (workshop_id, id);
+CREATE INDEX batches_of_order ON batches (workshop_id, order_id);
 DELETE FROM order_lines WHERE batch_id IS NULL;
 ALTER TABLE order_lines DROP COLUMN batch_id, DROP COLUMN choices, DROP COLUMN given, ALTER COLUMN revision SET NOT NULL,
   DROP CONSTRAINT order_lines_workshop_id_pattern_id_fkey;
