@@ -101,11 +101,12 @@ function Running({ run, batch, tablet }: RunningProps) {
       : [{ kind: 'handed', stepId, who: tablet.who }];
   const called = (n: number) => pieceLabel(batch.lots, plan.parts, n);
   const takeBack = async ({ piece: tapped, steps: ended }: LastTap) => {
+    // gone at once: a second touch of it takes nothing more back
+    setLast(null);
     await run.record(
       tapped,
       ...ended.toReversed().map(({ id }) => ({ kind: 'reopened' as const, stepId: id })),
     );
-    setLast(null);
     const [first] = ended;
     if (first) choose({ piece: tapped, stepId: first.id });
   };
@@ -151,7 +152,13 @@ function Running({ run, batch, tablet }: RunningProps) {
           }}
         />
         <TrueSize part={part} tablet={tablet} />
-        <Connection connection={run.connection} pending={run.pending} awake={awake} />
+        <Connection
+          connection={run.connection}
+          pending={run.pending}
+          awake={awake}
+          aside={run.aside}
+          onSendAgain={run.sendAgain}
+        />
       </header>
       <PieceRow
         plan={plan}

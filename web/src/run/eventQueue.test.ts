@@ -2,7 +2,9 @@ import 'fake-indexeddb/auto';
 import type { RunEvent } from '@compas/core';
 import { ask } from '../api/client.js';
 import { ApiProblem } from '../api/problem.js';
-import { enqueue, flush, nextSequence, queued, recallBatch, rememberBatch } from './eventQueue.js';
+import { set } from 'idb-keyval';
+import { flush, nextSequence, recallBatch, rememberBatch } from './eventQueue.js';
+import { asideOf, enqueue, queued, takeUp } from './keptEvents.js';
 import type { BatchDetail } from '../api/batch.js';
 import { randomId } from '../api/randomId.js';
 
@@ -83,6 +85,83 @@ describe('the queue', () => {
     expect(received().map((e) => e.sequence)).toEqual([1, 2]);
   });
 
+  const photo = (sequence: number, size = 140_000): RunEvent => ({
+    ...event(sequence),
+    body: { kind: 'noted', stepId: 'saw', words: '', photo: `data:image/jpeg;base64,${'A'.repeat(size)}` },
+  });
+  const bytesOf = (events: readonly RunEvent[]): number => JSON.stringify({ events }).length;
+  const pieces = (): RunEvent[][] =>
+    server.mock.calls.map((call: unknown[]) => (call[2] as { body: { events: RunEvent[] } }).body.events);
+
+  it('goes out in pieces that fit: 500 events with 40 photos, in order, none over half a megabyte', async () => {
+    const events = Array.from({ length: 500 }, (_, i) => (i % 12 === 0 && i < 480 ? photo(i) : event(i)));
+    await enqueue(batch, ...events);
+    expect(await flush(batch)).toBe('all sent');
+    expect(received()).toEqual(events);
+    expect(Math.max(...pieces().map(bytesOf))).toBeLessThan(500_000);
+    expect(await queued(batch)).toEqual([]);
+  });
+
+  it('halves what is too large for the server, down to one event, and goes on', async () => {
+    const events = Array.from({ length: 9 }, (_, i) => event(i));
+    await enqueue(batch, ...events);
+    server.mockImplementation((_: unknown, __: unknown, init: { body: { events: RunEvent[] } }) =>
+      init.body.events.length > 2
+        ? Promise.reject(new ApiProblem(413, 'The request is larger than this address takes.'))
+        : Promise.resolve({}),
+    );
+    expect(await flush(batch)).toBe('all sent');
+    const taken = pieces().filter((p) => p.length <= 2);
+    expect(taken.flat()).toEqual(events);
+    expect(await asideOf(batch)).toEqual([]);
+  });
+
+  it('puts the one event aside that the server cannot read; it holds up nothing, stays, and can be sent again', async () => {
+    const events = Array.from({ length: 5 }, (_, i) => event(i));
+    const [, , bad] = events;
+    await enqueue(batch, ...events);
+    server.mockImplementation((_: unknown, __: unknown, init: { body: { events: RunEvent[] } }) =>
+      init.body.events.some((e) => e.id === bad!.id)
+        ? Promise.reject(new ApiProblem(422, 'It names no step.'))
+        : Promise.resolve({}),
+    );
+    expect(await flush(batch)).toBe('all sent');
+    expect(await queued(batch)).toEqual([]);
+    expect(await asideOf(batch)).toEqual([{ event: bad, why: 'It names no step.' }]);
+    expect(
+      pieces()
+        .flat()
+        .filter((e) => e.id !== bad!.id)
+        .map((e) => e.sequence),
+    ).toEqual(expect.arrayContaining([0, 1, 3, 4]));
+    server.mockReset().mockResolvedValue({});
+    await takeUp(batch);
+    expect(await asideOf(batch)).toEqual([]);
+    expect(await flush(batch)).toBe('all sent');
+    expect(received()).toEqual([bad]);
+  });
+
+  it.each([403, 404, 408, 429, 500, 503])(
+    'keeps everything at an answer of %i, which says nothing of it',
+    async (status) => {
+      const events = [event(1), event(2)];
+      await enqueue(batch, ...events);
+      server.mockRejectedValueOnce(new ApiProblem(status, 'Not now.'));
+      expect(await flush(batch)).not.toBe('all sent');
+      expect(await queued(batch)).toEqual(events);
+      expect(await asideOf(batch)).toEqual([]);
+    },
+  );
+
+  it('carries over what an older Compas kept as one list, before what came since', async () => {
+    const old = [event(1), event(2)];
+    await set(`queue/${batch}`, old);
+    const since = event(3);
+    await enqueue(batch, since);
+    expect(await queued(batch)).toEqual([...old, since]);
+    expect(await queued(batch)).toEqual([...old, since]);
+  });
+
   it('keeps the queues of batches apart', async () => {
     await enqueue(batch, event(1));
     expect(await queued(randomId())).toEqual([]);
@@ -94,6 +173,9 @@ describe('this device', () => {
     const first = await nextSequence();
     const both = await Promise.all([nextSequence(), nextSequence()]);
     expect([...both].sort((a, b) => a - b)).toEqual([first + 1, first + 2]);
+    // what one tap records stands in a row, whoever asks meanwhile
+    const rows = await Promise.all([nextSequence(3), nextSequence(2), nextSequence()]);
+    expect(rows).toEqual([first + 3, first + 6, first + 8]);
   });
 
   it('makes ids that are v4 UUIDs and differ', () => {

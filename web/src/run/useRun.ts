@@ -14,16 +14,8 @@ import { loadBatch } from '../api/batch.js';
 import { ApiProblem } from '../api/problem.js';
 import { randomId } from '../api/randomId.js';
 import type { BatchDetail } from '../api/batch.js';
-import {
-  deviceId,
-  enqueue,
-  flush,
-  nextSequence,
-  queued,
-  recallBatch,
-  rememberBatch,
-  type Sent,
-} from './eventQueue.js';
+import { deviceId, flush, nextSequence, recallBatch, rememberBatch, type Sent } from './eventQueue.js';
+import { asideOf, enqueue, queued, takeUp, type AsideEvent } from './keptEvents.js';
 import { recordFindings } from './recordFindings.js';
 
 export interface Run {
@@ -36,6 +28,10 @@ export interface Run {
   /** events that the server does not have yet */
   pending: number;
   connection: Sent;
+  /** events that the server could not read; they stay on this device */
+  aside: readonly AsideEvent[];
+  /** sends what was put aside once more */
+  sendAgain: () => void;
   record: (piece: number, ...bodies: RunEventBody[]) => Promise<void>;
 }
 
@@ -68,6 +64,7 @@ export function useRun(id: string): Run {
   // events of this device stay in sight until the server's answer holds them, also while they are sent
   const [own, setOwn] = useState<RunEvent[]>([]);
   const [pending, setPending] = useState(0);
+  const [aside, setAside] = useState<readonly AsideEvent[]>([]);
   const [connection, setConnection] = useState<Sent>('all sent');
   const sending = useRef(false);
   /** something was recorded while the last was on its way: it does not wait for the next round */
@@ -75,6 +72,7 @@ export function useRun(id: string): Run {
   const refresh = useCallback(async () => {
     const queue = await queued(id);
     setPending(queue.length);
+    setAside(await asideOf(id));
     setOwn((before) => merged(before, queue));
   }, [id]);
 
@@ -115,20 +113,25 @@ export function useRun(id: string): Run {
     };
   }, [refresh, send]);
 
+  const sendAgain = useCallback(() => {
+    void takeUp(id).then(refresh).then(send);
+  }, [id, refresh, send]);
+
   const planVersion = query.data?.planVersion ?? 1;
   const record = useCallback(
     async (piece: number, ...bodies: RunEventBody[]) => {
-      const events: RunEvent[] = [];
-      for (const body of bodies)
-        events.push({
-          id: randomId(),
-          piece,
-          at: new Date().toISOString(),
-          device: deviceId(),
-          sequence: await nextSequence(),
-          planVersion,
-          body,
-        });
+      const at = new Date().toISOString();
+      const device = deviceId();
+      const first = await nextSequence(bodies.length);
+      const events = bodies.map((body, i): RunEvent => ({
+        id: randomId(),
+        piece,
+        at,
+        device,
+        sequence: first + i,
+        planVersion,
+        body,
+      }));
       // what one tap ended is kept at once: nobody sees half of it
       await enqueue(id, ...events);
       await refresh();
@@ -158,6 +161,8 @@ export function useRun(id: string): Run {
     findings,
     pending,
     connection,
+    aside,
+    sendAgain,
     record,
   };
 }
