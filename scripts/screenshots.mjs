@@ -27,6 +27,7 @@ function views({ batch, pattern }) {
   const handles = batch('8 × Bench chisel');
   return [
     { name: 'bench', path: '/', ready: 'On the bench' },
+    { name: 'orders', path: '/orders', ready: 'Marrowfield Guesthouse' },
     { name: 'patterns', path: '/patterns', ready: 'All at the same scale' },
     {
       name: 'pattern',
@@ -92,7 +93,6 @@ function views({ batch, pattern }) {
     },
     { name: 'log', path: '/stock/logs', ready: 'billets, split into' },
     { name: 'drying', path: '/stock/drying', ready: 'nineteen times in twenty' },
-    { name: 'materials', path: '/stock/materials/birch', ready: 'Density at 12 %' },
   ];
 }
 

@@ -1,6 +1,5 @@
 import 'reflect-metadata';
 import { readFileSync } from 'node:fs';
-import type { Server } from 'node:http';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { AppModule } from './app.module.js';
@@ -22,7 +21,7 @@ const app = await NestFactory.create<NestExpressApplication>(AppModule.with(sett
   logger: ['error', 'warn'],
   ...(httpsOptions ? { httpsOptions } : {}),
 });
-const drain = new Drain(app.getHttpServer() as Server);
+const drain = new Drain(app.getHttpServer());
 app.use(drain.handler);
 configure(app, settings);
 

@@ -1,6 +1,12 @@
 import 'reflect-metadata';
 import { randomUUID } from 'node:crypto';
-import { STARTING_FORMS, type PatternBody, type PlanSnapshot, type RunEvent } from '@compas/core';
+import {
+  STARTING_FORMS,
+  type PatternBody,
+  type PlanSnapshot,
+  type RunEvent,
+  type RunEventBody,
+} from '@compas/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { Test } from '@nestjs/testing';
 import request from 'supertest';
@@ -64,6 +70,23 @@ export async function newPattern(
 ): Promise<{ id: string; revision: number }> {
   const answer = await browser.post('/api/patterns').send({ name: 'Stopper', body }).expect(201);
   return answer.body as { id: string; revision: number };
+}
+
+/** Makes events of one tablet, a second apart, each later than the one before. */
+export function tabletFrom(start = Date.UTC(2026, 2, 2, 8)) {
+  let sequence = 0;
+  return (piece: number, body: RunEventBody): RunEvent => {
+    sequence += 1;
+    return {
+      id: randomUUID(),
+      piece,
+      at: new Date(start + 1000 * sequence).toISOString(),
+      device: 'tablet',
+      sequence,
+      planVersion: 1,
+      body,
+    };
+  };
 }
 
 export const choices = (pieces = 3) => ({

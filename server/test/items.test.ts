@@ -1,4 +1,3 @@
-import { randomUUID } from 'node:crypto';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import {
   batchPieces,
@@ -11,12 +10,20 @@ import {
   type RunEventBody,
   type Step,
 } from '@compas/core';
-import { choices, eventsOf, newOwner, newPattern, openApp, snapshotAt, type Visitor } from './app.js';
+import {
+  choices,
+  eventsOf,
+  newOwner,
+  newPattern,
+  openApp,
+  snapshotAt,
+  tabletFrom,
+  type Visitor,
+} from './app.js';
 
 let app: NestExpressApplication;
 let owner: Visitor;
 let patternId: string;
-let clock = 0;
 beforeAll(async () => {
   app = await openApp();
   owner = await newOwner(app);
@@ -56,15 +63,7 @@ const listed = async (id: string) =>
     (b) => b.id === id,
   )!;
 
-const event = (piece: number, body: RunEventBody) => ({
-  id: randomUUID(),
-  piece,
-  at: new Date(Date.UTC(2026, 2, 2, 8, 0, ++clock)).toISOString(),
-  device: 'tablet',
-  sequence: clock,
-  planVersion: 1,
-  body,
-});
+const event = tabletFrom();
 const send = async (batch: Items, ...events: object[]) =>
   (await owner.post(`/api/batches/${batch.id}/events`).send({ events }).expect(200)).body as {
     stored: number;

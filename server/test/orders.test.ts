@@ -1,14 +1,15 @@
-import { randomUUID } from 'node:crypto';
 import type { NestExpressApplication } from '@nestjs/platform-express';
+import { batchPieces, stepsOfPiece, stepsOfPlan, type DeliveredLine, type Lot } from '@compas/core';
 import {
-  batchPieces,
-  stepsOfPiece,
-  stepsOfPlan,
-  type DeliveredLine,
-  type Lot,
-  type RunEventBody,
-} from '@compas/core';
-import { choices, newOwner, newPattern, openApp, snapshotAt, stopper, type Visitor } from './app.js';
+  choices,
+  newOwner,
+  newPattern,
+  openApp,
+  snapshotAt,
+  stopper,
+  tabletFrom,
+  type Visitor,
+} from './app.js';
 
 let app: NestExpressApplication;
 let owner: Visitor;
@@ -76,16 +77,7 @@ const keep = (change: object) =>
 const batchFor = async (change: object): Promise<Batch> => (await keep(change).expect(201)).body as Batch;
 const refused = (body: unknown): string => (body as Refusal).errors.map((e) => e.why).join(' ');
 
-let clock = 0;
-const event = (piece: number, body: RunEventBody) => ({
-  id: randomUUID(),
-  piece,
-  at: new Date(Date.UTC(2026, 2, 2, 8, 0, ++clock)).toISOString(),
-  device: 'tablet',
-  sequence: clock,
-  planVersion: 1,
-  body,
-});
+let event = tabletFrom();
 /** Everything that is done to some pieces. */
 async function make(batch: Batch, ...pieces: number[]): Promise<void> {
   const { plan } = await snapshotAt(owner, batch);
@@ -188,7 +180,7 @@ describe('handing over', () => {
       .send({ name, basedOn: version, body: { ...body, finishes: [polish] } })
       .expect(200);
     const batch = await batchFor({ lines: [{ orderId: id, number: 1 }], finishId: polish.id });
-    clock = (Date.now() - Date.UTC(2026, 2, 2, 8)) / 1000;
+    event = tabletFrom(Date.now());
     await make(batch, 2);
     const { lines } = (await owner.get(`/api/orders/${id}/delivery`).expect(200)).body as {
       lines: DeliveredLine[];

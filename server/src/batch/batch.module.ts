@@ -26,6 +26,6 @@ import { SnapshotController } from './snapshot.controller.js';
   ],
   controllers: [BatchController, SnapshotController],
   providers: [BatchService, EventStore, OrderLines, PieceSummaries, PiecesUnderWay, SparesService],
-  exports: [BatchService, EventStore, PieceSummaries],
+  exports: [BatchService, EventStore, OrderLines, PieceSummaries],
 })
 export class BatchModule {}

@@ -39,7 +39,8 @@ export class OrderLines {
     return { workshopId: this.transaction.acting.workshopId };
   }
 
-  private async open({ customer, due }: NewBatchDto): Promise<string> {
+  /** Opens an order without lines. @returns its id */
+  async open({ customer, due }: Pick<NewBatchDto, 'customer' | 'due'>): Promise<string> {
     if (customer === undefined)
       throw Problem.unusable([{ field: 'customer', why: 'For whom is it? Name somebody, or an order.' }]);
     const id = randomUUID();

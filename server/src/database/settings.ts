@@ -16,8 +16,8 @@ export interface Settings {
   signUp: SignUp;
 }
 
-export const SIGN_UPS = ['open', 'invited', 'off'] as const;
-export type SignUp = (typeof SIGN_UPS)[number];
+const SIGN_UPS = ['open', 'invited', 'off'] as const;
+type SignUp = (typeof SIGN_UPS)[number];
 
 const LOOPBACK: ReadonlySet<string> = new Set(['127.0.0.1', 'localhost', '::1']);
 

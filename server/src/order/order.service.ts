@@ -1,6 +1,6 @@
-import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { OrderEntity, OrderLineEntity } from '../batch/order.entity.js';
+import { OrderLines } from '../batch/orderLines.js';
 import { SharedRows } from '../database/sharedRow.js';
 import { WorkshopTransaction } from '../database/workshopTransaction.js';
 import { Problem } from '../edge/problem.js';
@@ -22,6 +22,7 @@ export class OrderService {
     private readonly transaction: WorkshopTransaction,
     private readonly book: OrderBook,
     private readonly rows: SharedRows,
+    private readonly orderLines: OrderLines,
   ) {}
 
   async show(id: string): Promise<OrderView> {
@@ -30,17 +31,9 @@ export class OrderService {
     return order;
   }
 
-  async create({ customer, due, lines }: NewOrderDto): Promise<OrderView> {
-    const id = randomUUID();
+  async create({ lines, ...order }: NewOrderDto): Promise<OrderView> {
     await this.refuseUnknown(lines);
-    await this.transaction.manager.insert(OrderEntity, {
-      ...this.here,
-      id,
-      customer,
-      due,
-      closedAt: null,
-      ...this.rows.first(),
-    });
+    const id = await this.orderLines.open(order);
     await this.add(id, lines, 0);
     return this.show(id);
   }

@@ -1,32 +1,9 @@
 import { screen, within } from '@testing-library/react';
+import { line, order } from '../../test/exampleOrders.js';
 import { answering, choose, shownInApp } from '../../test/inApp.js';
-import type { Order, OrderLine } from '../api/orders.js';
+import type { Order } from '../api/orders.js';
 import OrdersScreen from './OrdersScreen.js';
 
-const line = (number: number, rest: Partial<OrderLine> = {}): OrderLine => ({
-  number,
-  patternId: 'p1',
-  patternName: 'Stopper',
-  pieces: 6,
-  batchId: null,
-  choices: '',
-  given: [],
-  ready: [],
-  coming: 0,
-  stopped: 0,
-  short: 6,
-  plannedEnd: null,
-  ...rest,
-});
-const order = (id: string, rest: Partial<Order> = {}): Order => ({
-  id,
-  customer: 'The inn',
-  due: '2026-03-20',
-  version: 3,
-  closed: false,
-  lines: [],
-  ...rest,
-});
 const pattern = (id: string, name: string) => ({ id, name, kind: 'stopper', revision: 1, version: 1 });
 
 async function shown(orders: Order[], more: Parameters<typeof answering>[0] = {}) {

@@ -148,8 +148,7 @@ describe('what is chosen for good', () => {
     ],
   } as typeof pattern;
   const orderOf = (search: string, ways: never[] = []) =>
-    draftFrom(new URLSearchParams(search), lasting, { ...workshop, ways } as never, Date.UTC(2026, 2, 2, 12))
-      .order;
+    draftFrom(new URLSearchParams(search), lasting, { ...workshop, ways }, Date.UTC(2026, 2, 2, 12)).order;
 
   it('is chosen by every order that says nothing', () => {
     const none = way({ kind: 'finish', finishId: null });

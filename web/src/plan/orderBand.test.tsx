@@ -1,6 +1,7 @@
 import { screen } from '@testing-library/react';
 import { useSearchParams } from 'react-router';
 import { exampleInputs } from '../../../core/src/plan/exampleShop.js';
+import { line, order } from '../../test/exampleOrders.js';
 import { answering, choose, shownInApp } from '../../test/inApp.js';
 import { draftFrom } from './draft.js';
 import { ForWhom } from './ForWhom.js';
@@ -43,29 +44,6 @@ function Band() {
   );
 }
 
-const LINE = {
-  number: 1,
-  patternId: 'p1',
-  patternName: 'Stopper',
-  pieces: 6,
-  batchId: null,
-  choices: '',
-  given: [],
-  ready: [],
-  coming: 0,
-  short: 6,
-  plannedEnd: null,
-};
-const order = (id: string, rest: object = {}) => ({
-  id,
-  customer: 'The inn',
-  due: null,
-  version: 1,
-  closed: false,
-  lines: [],
-  ...rest,
-});
-
 const shown = (orders: object[] = [], at = '') => {
   answering({ 'GET /api/orders': () => ({ body: orders }) });
   const { user, router } = shownInApp(<Band />, { at: `/${at}` });
@@ -104,22 +82,16 @@ describe('the order of a plan', () => {
   });
 
   it('is made for several lines at once: so many as all want, by the first day', async () => {
-    const line = (number: number, pieces: number, rest: object = {}) => ({
-      ...LINE,
-      number,
-      pieces,
-      ...rest,
-    });
     const orders = [
       order('o1', {
         customer: 'The mill',
         due: '2026-03-20',
-        lines: [line(1, 6), line(2, 9, { patternId: 'p2' })],
+        lines: [line(1), line(2, { pieces: 9, patternId: 'p2' })],
       }),
       order('o2', {
         customer: 'The school',
         due: '2026-03-10',
-        lines: [line(1, 4), line(2, 8, { batchId: 'b' })],
+        lines: [line(1, { pieces: 4 }), line(2, { pieces: 8, batchId: 'b' })],
       }),
     ];
     const { user, address } = shown(orders, '?lines=o1.1&pieces=6');

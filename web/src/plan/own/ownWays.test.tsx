@@ -1,85 +1,11 @@
-import { plan, type Decision, type Finding, type Habit, type OwnWay, type PatternBody } from '@compas/core';
+import { plan, type Decision, type Finding, type OwnWay } from '@compas/core';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
-import { useMemo, useState } from 'react';
-import { exampleInputs } from '../../../../core/src/plan/exampleShop.js';
+import { base, press, sent, shownStage as shown, type, way } from '../../../test/decidedStage.js';
 import { answering, choose, shownInApp } from '../../../test/inApp.js';
-import { Findings } from '../../ui/Findings.js';
 import { KeepPlan } from '../KeepPlan.js';
-import { StageWork } from '../StageWork.js';
-import { DecidingHere } from './DecidingHere.js';
-import { GoPast } from './GoPast.js';
 import { waysIn, waysText } from './waysInAddress.js';
 
-const base = exampleInputs(3);
-const way = (decides: Decision, more: Partial<Habit> = {}): Habit => ({
-  id: 'w1',
-  decides,
-  why: 'crisp beads',
-  by: 'Ines',
-  at: '2026-03-01T08:00:00.000Z',
-  ...more,
-});
 const NO_SANDING: Decision = { kind: 'grits', grits: [], burnish: false };
-
-/** A stage of a plan that follows what is decided on it, with all that was decided for the order. */
-async function shown(
-  stage: Parameters<typeof StageWork>[0]['stage'],
-  {
-    ways: first = [],
-    habits = [],
-    pattern = base.pattern,
-  }: { ways?: OwnWay[]; habits?: Habit[]; pattern?: PatternBody } = {},
-) {
-  const kept: OwnWay[][] = [];
-  const workshop = { ...base.workshop, ways: habits };
-  const asked = answering({
-    'GET /api/session': () => ({
-      body: { userId: 'u', userName: 'Ines', workshopId: 'w', workshops: [], demo: false },
-    }),
-    'PUT /api/workshop': () => ({ body: { id: 'w', name: 'Ours', version: 4, body: workshop } }),
-    'PUT /api/patterns/p1': () => ({ body: {} }),
-  });
-  const wider = {
-    pattern: { id: 'p1', name: 'Stopper', kind: 'stopper', revision: 1, version: 7, body: pattern },
-    workshop: { id: 'w', name: 'Ours', version: 3, body: workshop },
-  } as Parameters<typeof DecidingHere>[0]['wider'];
-  function Planned() {
-    const [ways, setWays] = useState(first);
-    const order = useMemo(() => ({ ...base.order, ways }), [ways]);
-    const made = useMemo(() => plan(pattern, workshop, base.stock, order, base.schools), [order]);
-    const inputs = { ...base, pattern, workshop, order };
-    return (
-      <DecidingHere
-        part={made.parts[0]}
-        leads
-        ways={ways}
-        setWays={(changed) => {
-          kept.push(changed);
-          setWays(changed);
-        }}
-        wider={wider}
-      >
-        <StageWork plan={made} stage={stage} inputs={inputs} />
-        <Findings
-          findings={made.findings.filter((f) => f.severity === 'stop' || f.past !== undefined)}
-          empty="no Stop"
-          below={(f) => <GoPast finding={f} />}
-        />
-      </DecidingHere>
-    );
-  }
-  const { client } = shownInApp(<Planned />);
-  await waitFor(() => expect(client.getQueryData(['session'])).toBeTruthy());
-  return { kept, asked };
-}
-const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
-const type = (label: string | RegExp, value: string) =>
-  fireEvent.change(screen.getByLabelText(label), { target: { value } });
-const sent = (asked: ReturnType<typeof answering>, method: string) =>
-  asked.find((a) => a.method === method)?.body as {
-    basedOn: number;
-    body: { ways: Habit[]; parts: { ways: OwnWay[] }[] };
-  };
 
 describe('how it is sanded', () => {
   it('is decided where it stands, followed at once, and taken back', async () => {
@@ -340,49 +266,4 @@ it('own ways pass through an address as they are; what is no way is left out', (
       ]),
     ),
   ).toEqual(ways);
-});
-
-describe('what is chosen for good', () => {
-  const CHUCK: Decision = { kind: 'hold', mount: 'chuck' };
-  const held = plan(base.pattern, base.workshop, base.stock, base.order, base.schools).parts[0].mount.kind;
-
-  it('is a revision of the pattern, a habit of the wood or of its kind of item', async () => {
-    const { asked } = await shown('mount');
-    press('Hold it so always');
-    press('Do it so');
-    await waitFor(() => expect(sent(asked, 'PUT')).toBeTruthy());
-    expect(sent(asked, 'PUT').body.parts[0]!.ways[0]).toMatchObject({
-      decides: { kind: 'hold', mount: held },
-      by: 'Ines',
-    });
-  });
-
-  it('holds for every item of its kind where that is said', async () => {
-    const { asked } = await shown('surface');
-    press('Finish it so always');
-    await choose('Holds for: Finish it so always', 'every item of this kind');
-    press('Do it so');
-    await waitFor(() => expect(sent(asked, 'PUT')).toBeTruthy());
-    expect(sent(asked, 'PUT').body.ways[0]).toMatchObject({
-      decides: { kind: 'finish', finishId: base.order.finishId },
-      itemKind: base.pattern.kind,
-    });
-  });
-
-  it('stands where it is chosen, says when this order does otherwise, and is taken back there', async () => {
-    const { asked } = await shown('mount', { habits: [way(CHUCK)] });
-    const list = screen.getByRole('list', { name: 'Always: Hold it so always' });
-    expect(list.textContent).toMatch(/^Not this time: held by: chuck · everything made here · Ines/);
-    press('Never again: held by: chuck');
-    await waitFor(() => expect(sent(asked, 'PUT')).toBeTruthy());
-    expect(sent(asked, 'PUT').body.ways).toEqual([]);
-  });
-
-  it('is so already where the order follows it: then nothing more is offered', async () => {
-    await shown('mount', { habits: [way({ kind: 'hold', mount: held })] });
-    expect(screen.getByRole('list', { name: 'Always: Hold it so always' }).textContent).toContain(
-      'Always so:',
-    );
-    expect(screen.queryByRole('button', { name: 'Hold it so always' })).toBeNull();
-  });
 });
