@@ -140,6 +140,19 @@ it('waits for the longest cure of what is done', () => {
     ['glue', 0],
     ['coat', 3_600_000],
   ]);
-  expect(restedAt({ done }, cures)).toBe(25 * 3_600_000);
-  expect(restedAt({ done: new Map() }, cures)).toBeNull();
+  expect(restedAt({ done }, cures, 0)).toBe(25 * 3_600_000);
+  expect(restedAt({ done: new Map() }, cures, 0)).toBeNull();
+  // a finish that cures before it is used keeps no step waiting
+  type Rested = Parameters<typeof restedAt>[1][number];
+  const use = { do: 'wait', wait: { on: 'blank', what: 'the finish', minutes: { use: 10_080 } } };
+  const oiled = { id: 'oil', wait: null, operation: { effects: [use] } } as unknown as Rested;
+  expect(restedAt({ done: new Map([['oil', 0]]) }, [...cures, oiled], 0)).toBe(168 * 3_600_000);
+  // nor does one that is put on while it turns: it cures from the last coat
+  const coat = (id: string) =>
+    ({ id, wait: null, operation: { doing: 'coated', effects: [] } }) as unknown as Rested;
+  const polished = new Map([
+    ['first', 0],
+    ['second', 60_000],
+  ]);
+  expect(restedAt({ done: polished }, [coat('first'), coat('second')], 120)).toBe(121 * 60_000);
 });

@@ -1,3 +1,4 @@
+import type { Step } from '../route/index.js';
 import { batchPieces, type Lot } from './lots.js';
 import type { PieceProgress } from './pieceProgress.js';
 import type { PieceSummary } from './pieceSummary.js';
@@ -91,17 +92,32 @@ export function sharedOut(lines: readonly WantedItems[], made: ItemsMade): LineS
 const NEVER = '9999';
 const byDue = (a: WantedItems, b: WantedItems): number => (a.due ?? NEVER).localeCompare(b.due ?? NEVER);
 
-/** When the last wait of a piece ends (ms), cures with it; null when it waits for nothing. */
+type Resting = Pick<Step, 'id' | 'wait' | 'operation'>;
+
+/**
+ * When all that was put on a piece or into it has cured (ms) and it may be used; null when nothing has to.
+ * @param finishCure how long its finish cures after the last coat, minutes: what is put on while it turns holds up no step
+ */
 export function restedAt(
   { done }: Pick<PieceProgress, 'done'>,
-  steps: readonly Pick<OrderedStep, 'id' | 'wait'>[],
+  steps: readonly Resting[],
+  finishCure: number,
 ): number | null {
-  const ends = steps.flatMap(({ id, wait }) => {
-    const at = done.get(id);
-    return wait && at !== undefined ? [at + wait.minutes * MINUTE] : [];
+  const lastCoat = steps.findLast((s) => s.operation?.doing === 'coated');
+  const ends = steps.flatMap((step) => {
+    const at = done.get(step.id);
+    const minutes = Math.max(restsFor(step), step === lastCoat ? finishCure : 0);
+    return at !== undefined && minutes > 0 ? [at + minutes * MINUTE] : [];
   });
   return ends.length === 0 ? null : Math.max(...ends);
 }
+
+/** The longest that a step makes its piece wait, minutes: what it waits for before use holds up no other step. */
+const restsFor = ({ wait, operation }: Resting): number =>
+  Math.max(
+    wait?.minutes ?? 0,
+    ...(operation?.effects ?? []).flatMap((e) => (e.do === 'wait' ? Object.values(e.wait.minutes) : [])),
+  );
 
 const MINUTE = 60_000;
 

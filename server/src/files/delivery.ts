@@ -42,7 +42,7 @@ export class Delivery {
     const carrier = carrierOf(lots, steps);
     const rests = pieces
       .filter((p) => p.partId === carrier && given.includes(p.n))
-      .flatMap((p) => restedAt(p, stepsOfPiece(steps, p)) ?? []);
+      .flatMap((p) => restedAt(p, stepsOfPiece(steps, p), cureOf(plan, p.partId)) ?? []);
     const last = Math.max(0, ...rests);
     return {
       ...bare,
@@ -54,6 +54,10 @@ export class Delivery {
     };
   }
 }
+
+/** How long the finish of a part cures after its last coat, minutes. */
+const cureOf = ({ parts }: PlanSnapshot['plan'], partId: string): number =>
+  parts.find((p) => p.partId === partId)?.finish?.cureMinutes ?? 0;
 
 /** The finish that was chosen for a part. */
 const finishOf = ({ order, workshop }: PlanSnapshot['inputs'], partId: string) => {
