@@ -1,15 +1,16 @@
 import { useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { useEffect, useRef } from 'react';
 import { chooseForLine } from '../api/orders.js';
-import { LINES, linesIn, linesText } from '../ui/planAddress.js';
+import { NOTE } from '../ui/noted.js';
+import { LINES, linesIn, linesText, SHOWN } from '../ui/planAddress.js';
 
 /** So long nothing more is chosen before it is kept, ms. */
 const PAUSE = 700;
 
-/** What is chosen for a plan, as its address says it without the lines it is for. */
+/** What is chosen for a plan, as its address says it: not the lines it is for, nor what is looked at. */
 const choicesIn = (search: URLSearchParams): string => {
   const own = new URLSearchParams(search);
-  own.delete(LINES);
+  for (const key of [LINES, SHOWN, ...NOTE]) own.delete(key);
   return own.toString();
 };
 

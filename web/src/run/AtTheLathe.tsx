@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useRef } from 'react';
+import { useEffect, useRef } from 'react';
 import { membersQuery } from '../api/session.js';
 
 interface AtTheLatheProps {
@@ -15,7 +15,9 @@ export function AtTheLathe({ who, onTake }: AtTheLatheProps) {
   const members = useQuery({ ...membersQuery, throwOnError: false, networkMode: 'always', retry: false });
   const list = useRef<HTMLDetailsElement>(null);
   const names = members.data?.map((m) => m.name) ?? kept();
-  if (members.data) localStorage.setItem(KEY, JSON.stringify(names));
+  useEffect(() => {
+    if (members.data) localStorage.setItem(KEY, JSON.stringify(members.data.map((m) => m.name)));
+  }, [members.data]);
   if (names.length < 2) return null;
   return (
     <details className="run-settings" ref={list}>

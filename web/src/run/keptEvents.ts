@@ -82,10 +82,16 @@ export async function takeUp(batchId: string): Promise<void> {
   ]);
 }
 
+/** Batches whose old list was looked for since the page was opened: nobody writes one any more. */
+const carried = new Set<string>();
+
 /** What an older Compas kept as one list is kept event by event. */
 async function carryOver(batchId: string): Promise<void> {
+  if (carried.has(batchId)) return;
   const old = await get<RunEvent[]>(`queue/${batchId}`);
-  if (old === undefined) return;
-  await enqueue(batchId, ...old);
-  await del(`queue/${batchId}`);
+  if (old !== undefined) {
+    await enqueue(batchId, ...old);
+    await del(`queue/${batchId}`);
+  }
+  carried.add(batchId);
 }

@@ -194,7 +194,7 @@ describe('the lathe screen', () => {
       },
     });
     const { user } = shownInApp(<RunScreen />, { at: `/batches/${batch.id}/run`, path: '/batches/:id/run' });
-    await waitFor(() => expect(answer).toBeDefined());
+    await waitFor(() => expect(answer).toBeDefined(), { timeout: 4_000 });
     await user.click(await screen.findByRole('button', { name: 'Done' }));
     // done with the first, begun with the second
     await screen.findByText(/saving 2/);
