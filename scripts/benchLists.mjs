@@ -10,8 +10,8 @@ WITH seed AS (
 ), copies AS (
   SELECT s.*, gen_random_uuid() AS new_id, i FROM seed s, generate_series(1, $1::int) i
 ), made AS (
-  INSERT INTO batches (workshop_id, id, order_id, pattern_id, revision, name, pieces, plan_version, put_away_at, created_at, summary_rule, last_event)
-  SELECT workshop_id, new_id, order_id, pattern_id, revision, 'Lot ' || i, pieces, 1, CASE WHEN i % 20 = 0 THEN NULL ELSE now() END,
+  INSERT INTO batches (workshop_id, id, pattern_id, revision, name, pieces, lots, plan_version, put_away_at, created_at, summary_rule, last_event)
+  SELECT workshop_id, new_id, pattern_id, revision, 'Lot ' || i, pieces, lots, 1, CASE WHEN i % 20 = 0 THEN NULL ELSE now() END,
     now() - i * interval '1 hour', summary_rule, $2::int FROM copies
   RETURNING workshop_id, id
 )

@@ -31,7 +31,7 @@ const KEEPS: Readonly<Record<number, Sent>> = {
 export async function flush(batchId: string): Promise<Sent> {
   let most = SENT_AT_ONCE;
   for (;;) {
-    const piece = fitting((await queued(batchId)).slice(0, most));
+    const piece = fitting(await queued(batchId, most));
     const [alone] = piece;
     if (!alone) return 'all sent';
     try {

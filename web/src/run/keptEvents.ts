@@ -39,10 +39,16 @@ const keyOf = (batchId: string, { sequence, id }: RunEvent): [string, number, st
   id,
 ];
 
-/** Events kept on this device until the server has them, oldest first. */
-export async function queued(batchId: string): Promise<RunEvent[]> {
+/** Events kept on this device until the server has them, oldest first; all, or so many. */
+export async function queued(batchId: string, most?: number): Promise<RunEvent[]> {
   await carryOver(batchId);
-  return (await database()).getAll('events', ofBatch(batchId));
+  return (await database()).getAll('events', ofBatch(batchId), most);
+}
+
+/** How many are kept. */
+export async function waitingOf(batchId: string): Promise<number> {
+  await carryOver(batchId);
+  return (await database()).count('events', ofBatch(batchId));
 }
 
 /** Keeps events, all or none; each is a record of its own, so that a long queue costs a tap nothing. */

@@ -15,7 +15,7 @@ import { ApiProblem } from '../api/problem.js';
 import { randomId } from '../api/randomId.js';
 import type { BatchDetail } from '../api/batch.js';
 import { deviceId, flush, nextSequence, recallBatch, rememberBatch, type Sent } from './eventQueue.js';
-import { asideOf, enqueue, queued, takeUp, type AsideEvent } from './keptEvents.js';
+import { asideOf, enqueue, queued, takeUp, waitingOf, type AsideEvent } from './keptEvents.js';
 import { recordFindings } from './recordFindings.js';
 
 export interface Run {
@@ -69,12 +69,15 @@ export function useRun(id: string): Run {
   const sending = useRef(false);
   /** something was recorded while the last was on its way: it does not wait for the next round */
   const more = useRef(false);
+  const count = useCallback(async () => {
+    setPending(await waitingOf(id));
+    setAside(await asideOf(id));
+  }, [id]);
   const refresh = useCallback(async () => {
     const queue = await queued(id);
-    setPending(queue.length);
-    setAside(await asideOf(id));
     setOwn((before) => merged(before, queue));
-  }, [id]);
+    await count();
+  }, [id, count]);
 
   const send = useCallback(async () => {
     more.current = true;
@@ -83,14 +86,14 @@ export function useRun(id: string): Run {
     try {
       while (more.current) {
         more.current = false;
-        const had = (await queued(id)).length;
+        const had = await waitingOf(id);
         const result = await flush(id);
         setConnection(result);
         if (result === 'all sent' && had > 0) {
           await client.invalidateQueries({ queryKey: ['run', id] });
           await client.invalidateQueries({ queryKey: ['batches'] });
         }
-        await refresh();
+        await count();
       }
     } catch {
       // the browser's store refuses now and then, when it is full or busy: the next try finds it again
@@ -98,7 +101,7 @@ export function useRun(id: string): Run {
     } finally {
       sending.current = false;
     }
-  }, [id, client, refresh]);
+  }, [id, client, count]);
 
   useEffect(() => {
     void refresh()
@@ -134,10 +137,12 @@ export function useRun(id: string): Run {
       }));
       // what one tap ended is kept at once: nobody sees half of it
       await enqueue(id, ...events);
-      await refresh();
+      // what was kept is known: a long queue is not read again for a tap
+      setOwn((before) => merged(before, events));
+      setPending((before) => before + events.length);
       void send();
     },
-    [id, planVersion, refresh, send],
+    [id, planVersion, send],
   );
 
   const events = useMemo(() => merged(query.data?.events ?? [], own), [query.data, own]);
