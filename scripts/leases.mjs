@@ -1,4 +1,4 @@
-import { mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 
 /** When a process began, in ticks of the machine; null where nobody can tell or it is gone. */
@@ -31,7 +31,7 @@ export function leaseOf(data) {
       rmSync(own, { force: true });
       const others = readdirSync(folder).filter((pid) => {
         const file = join(folder, pid);
-        const alive = lives(pid, readFileSync(file, 'utf8'));
+        const alive = existsSync(file) && lives(pid, readFileSync(file, 'utf8'));
         if (!alive) rmSync(file, { force: true });
         return alive;
       });

@@ -112,6 +112,18 @@ describe('an order', () => {
     expect((await shown(id)).lines).toMatchObject([{ number: 1, pieces: 2, batchId: batch.id }]);
   });
 
+  it('gives one more line a number of its own, also where lines were taken out', async () => {
+    const before = await order();
+    const kept = { number: 2, patternId: otherId, pieces: 1 };
+    const { customer, due, version } = before;
+    await owner
+      .put(`/api/orders/${before.id}`)
+      .send({ customer, due, lines: [kept], basedOn: version })
+      .expect(200);
+    await batchFor({ orderId: before.id });
+    expect((await shown(before.id)).lines.map((l) => l.number)).toEqual([2, 3]);
+  });
+
   it('is made with others in one batch, each getting its own, the first due first', async () => {
     const late = await order({
       customer: 'The school',

@@ -21,11 +21,12 @@ export class OrderLines {
   async book(batchId: string, dto: NewBatchDto): Promise<void> {
     if (dto.lines !== undefined && dto.lines.length > 0) return this.bookLines(batchId, dto, dto.lines);
     const orderId = dto.orderId === undefined ? await this.open(dto) : await this.openOrder(dto.orderId);
-    const number = await this.transaction.manager.countBy(OrderLineEntity, { orderId });
+    // lines that were taken out leave their numbers behind
+    const last = await this.transaction.manager.maximum(OrderLineEntity, 'number', { orderId });
     await this.transaction.manager.insert(OrderLineEntity, {
       ...this.here,
       orderId,
-      number: number + 1,
+      number: (last ?? 0) + 1,
       patternId: dto.patternId,
       revision: dto.revision,
       pieces: dto.pieces,

@@ -7,7 +7,7 @@ import { planAddress } from '../ui/planAddress.js';
 
 /** What is ordered and nobody makes yet; a plan that was begun goes on where it was left. */
 export function NotPlanned() {
-  const orders = useQuery(ordersQuery);
+  const orders = useQuery({ ...ordersQuery, throwOnError: false });
   const open = (orders.data ?? []).flatMap((order) =>
     order.lines.filter((l) => l.batchId === null).map((line) => ({ order, line })),
   );

@@ -211,7 +211,7 @@ const Drafted = memo(function Drafted(props: DraftedProps) {
               set={choose}
               parts={pattern.body.parts}
               woods={woods.filter((w) => w.materialId === plan.order.materialId)}
-              whom={<ForWhom patternId={pattern.id} search={search} set={setAll} />}
+              whom={<ForWhom patternId={pattern.id} set={setAll} />}
             >
               <LayAside
                 patternId={pattern.id}

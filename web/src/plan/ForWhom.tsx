@@ -1,20 +1,21 @@
 import { useQuery } from '@tanstack/react-query';
 import { AutoComplete, Select } from 'antd';
-import { Link } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { ordersQuery, type Order, type OrderLine } from '../api/orders.js';
 import { dayWords } from '../ui/clock.js';
 import { FOR, LINES, linesIn, linesText, ORDER, type LineRef } from '../ui/planAddress.js';
 
 interface ForWhomProps {
   patternId: string;
-  search: URLSearchParams;
   /** puts choices into the address, all at once */
   set: (changed: Record<string, string | null>) => void;
 }
 
 /** Whom a batch is made for: lines that are ordered, one more line of an order, or somebody new. */
-export function ForWhom({ patternId, search, set }: ForWhomProps) {
-  const orders = useQuery(ordersQuery).data ?? [];
+export function ForWhom({ patternId, set }: ForWhomProps) {
+  // as the address is now, not as it was when the plan that is shown was asked for: no letter waits for a plan
+  const [search] = useSearchParams();
+  const orders = useQuery({ ...ordersQuery, throwOnError: false }).data ?? [];
   const refs = linesIn(search.get(LINES));
   const open = openLines(orders, patternId);
   const chosen = open.filter((l) => refs.some((r) => isSame(r, l)));

@@ -17,7 +17,8 @@ interface LayAsideProps {
 /** Keeps a plan that is not ready as a line of an order, with all that was chosen; it waits on the Bench. */
 export function LayAside({ patternId, search, pieces, due }: LayAsideProps) {
   const navigate = useNavigate();
-  const orders = useQuery(ordersQuery).data ?? [];
+  const orders = useQuery({ ...ordersQuery, throwOnError: false }).data ?? [];
+  const into = orders.find((o) => o.id === search.get(ORDER)) ?? null;
   const put = useChange(putAside, 'orders');
   // what is planned for a line is kept with it as it is chosen
   if (search.has(LINES)) return null;
@@ -26,10 +27,12 @@ export function LayAside({ patternId, search, pieces, due }: LayAsideProps) {
       <Button
         size="large"
         loading={put.isPending}
+        // an order that is not known yet is not taken for none
+        disabled={search.has(ORDER) && into === null}
         onClick={() =>
           put.mutate(
             {
-              into: orders.find((o) => o.id === search.get(ORDER)) ?? null,
+              into,
               customer: search.get(FOR)?.trim() || STOCK,
               due,
               line: { patternId, pieces, choices: search.toString() },

@@ -48,6 +48,15 @@ describe('a plan that is laid aside', () => {
     });
   });
 
+  it('waits for the order that was named, and never makes one for the shelf instead', async () => {
+    const { user, asked } = laid([], 'order=gone');
+    await waitFor(() => expect(asked).toHaveLength(1));
+    const button = await screen.findByRole<HTMLButtonElement>('button', { name: 'Lay it aside' });
+    expect(button.disabled).toBe(true);
+    await user.click(button);
+    expect(asked.filter((a) => a.method !== 'GET')).toEqual([]);
+  });
+
   it('need not be where it is planned for a line: that keeps itself', () => {
     laid([], 'lines=o1.1');
     expect(screen.queryByRole('button')).toBeNull();

@@ -35,7 +35,7 @@ function Band() {
         set={set}
         parts={parts}
         woods={woods}
-        whom={<ForWhom patternId="p1" search={search} set={setAll} />}
+        whom={<ForWhom patternId="p1" set={setAll} />}
       >
         <button>Begin</button>
       </OrderBand>

@@ -206,6 +206,27 @@ describe('the lathe screen', () => {
     });
   });
 
+  it('does not call done what the server could not read: it stands aside with its words, and is sent again', async () => {
+    const batch = someBatch();
+    let reads = false;
+    const asked = answering({
+      ...answersOf(batch),
+      [`POST /api/batches/${batch.id}/events`]: ({ body }) =>
+        !reads && (body as { events: RunEvent[] }).events.some((e) => e.body.kind === 'done')
+          ? { status: 422, body: { type: 'x', title: 'x', status: 422, detail: 'It names no step.' } }
+          : stored,
+    });
+    const { user } = shownInApp(<RunScreen />, { at: `/batches/${batch.id}/run`, path: '/batches/:id/run' });
+    await user.click(await screen.findByRole('button', { name: 'Done' }));
+    expect(await screen.findByText('▲ 1 put aside', {}, { timeout: 4_000 })).toBeTruthy();
+    expect(screen.getByText('Piece 1, done: It names no step.')).toBeTruthy();
+    expect(screen.getByRole('heading', { name: 'Saw the blank' })).toBeTruthy();
+    reads = true;
+    await user.click(screen.getByRole('button', { name: 'Send again' }));
+    expect(await screen.findByRole('heading', { name: 'Square the reference end' })).toBeTruthy();
+    expect(bodiesOf(asked, 1).at(-1)).toEqual({ kind: 'done', stepId: SAW });
+  });
+
   it('goes on sending after the store of the browser refused once', async () => {
     const { asked, user } = atTheLathe();
     const refused = jest.spyOn(IDBObjectStore.prototype, 'get').mockImplementationOnce(() => {

@@ -145,7 +145,14 @@ export function useRun(id: string): Run {
     [id, planVersion, send],
   );
 
-  const events = useMemo(() => merged(query.data?.events ?? [], own), [query.data, own]);
+  // what the server could not read is not done: it is in sight as put aside
+  const events = useMemo(() => {
+    const unread = new Set(aside.map(({ event }) => event.id));
+    return merged(
+      query.data?.events ?? [],
+      own.filter((e) => !unread.has(e.id)),
+    );
+  }, [query.data, own, aside]);
   const steps = useMemo(
     () => (query.data ? withMends(stepsOfPlan(query.data.snapshot.plan), events) : []),
     [query.data, events],
