@@ -1,9 +1,20 @@
-import { STARTING_FORMS, stepsOfPiece, stepsOfPlan, batchPieces, type RunEvent } from '@compas/core';
+import {
+  STARTING_FORMS,
+  stepsOfPiece,
+  stepsOfPlan,
+  batchPieces,
+  type MountKind,
+  type RunEvent,
+} from '@compas/core';
 import type { BatchDetail } from '../src/api/batch.js';
 import { exampleBatch, recorded } from './exampleBatch.js';
 
-/** A batch of so many whole tops, stem and body, with what was recorded on it. */
-export const exampleTops = (count: number, events: RunEvent[] = []): BatchDetail =>
+/** A batch of so many whole tops, stem and body, with what was recorded on it; how the body is held may be said. */
+export const exampleTops = (
+  count: number,
+  events: RunEvent[] = [],
+  mount: MountKind | null = null,
+): BatchDetail =>
   exampleBatch(events, (inputs) => {
     inputs.pattern = {
       ...STARTING_FORMS.find((f) => f.id === 'launched-top')!.body({}, 'maple'),
@@ -19,7 +30,10 @@ export const exampleTops = (count: number, events: RunEvent[] = []): BatchDetail
       ],
     };
     const { pieces: _, start: _start, due: _due, ...choices } = inputs.order;
-    inputs.order = { ...inputs.order, pieces: count, others: [{ ...choices, partId: 'part2' }] };
+    inputs.order = { ...inputs.order, pieces: count, others: [{ ...choices, mount, partId: 'part2' }] };
+    inputs.workshop.fixtures = [
+      { id: 'collet', name: 'Collet 10', kind: 'collet', diameter: 10, length: 42 },
+    ];
   });
 
 /** All that is done to a piece before it is joined. */

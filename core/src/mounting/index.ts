@@ -1,4 +1,4 @@
-export { type Mount, MOUNT_KINDS, type MountKind } from './mount.js';
+export { type Mount, MOUNT_KINDS, type MountKind, type StandingShaft } from './mount.js';
 export { proposeMounts, SENSIBLE_WAYS } from './proposeMounts.js';
 export { type HeldWork, mountFindings } from './mountFindings.js';
 export { mountFigures } from './mountFigures.js';

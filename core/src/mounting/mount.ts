@@ -14,6 +14,7 @@ export const MOUNT_KINDS = [
   'through mandrel',
   'collet',
   'dowel',
+  'glued shaft',
   'screw',
   'tape plate',
   'cups',
@@ -60,6 +61,16 @@ export interface LatheFit {
   fits: string;
 }
 
+/** A finished part that the work is glued onto, by which both can be held. mm */
+export interface StandingShaft {
+  name: string;
+  end: PartEnd;
+  through: boolean;
+  diameter: number;
+  x0: number;
+  x1: number;
+}
+
 export interface MountWish {
   part: Part;
   kind: ItemKind;
@@ -70,6 +81,8 @@ export interface MountWish {
   /** holes as they are drilled, those of the hardware among them */
   holes?: readonly Hole[];
   material?: Material;
+  /** another part that is glued in before this one is turned, and stands out of it */
+  shaft?: StandingShaft;
 }
 
 /** A way that could be taken, and how well it suits: less is better. */

@@ -2,6 +2,7 @@ import type { Workshop } from '../workshop/index.js';
 import type { Mount, MountWish, WayOfHolding } from './mount.js';
 import { betweenCentres, frictionPair, onOffsetPlate, shiftedCentre } from './ways/centres.js';
 import { inChuck, inCollet, inRecess } from './ways/chucked.js';
+import { onGluedShaft } from './ways/gluedShaft.js';
 import { inCups, onScrew, onTapePlate } from './ways/faces.js';
 import { onDowel, onMandrel, onThroughMandrel } from './ways/mandrels.js';
 
@@ -13,6 +14,7 @@ const WAYS: readonly WayOfHolding[] = [
   inRecess,
   inCollet,
   onDowel,
+  onGluedShaft,
   onScrew,
   onTapePlate,
   inCups,

@@ -1,3 +1,4 @@
+import { lotsOf, scheduleBatch, wallMinutes } from '../batch/index.js';
 import { MOMENT_WORDS } from '../hardware/index.js';
 import { DRILL_MOMENTS, type Finding } from '../measure/index.js';
 import type { MountKind } from '../mounting/index.js';
@@ -82,13 +83,25 @@ function outcomeOf(
   change: Partial<PartChoices>,
 ): Outcome {
   const made = plan(pattern, workshop, stock, { ...order, ...change }, schools);
-  const [{ steps, pieces }] = made.parts;
-  const schedule = chosenSchedule(made);
+  const [{ partId, steps, pieces }] = made.parts;
+  // what it is glued onto is planned beside it and is none of its minutes
+  const schedule =
+    made.parts.length === 1
+      ? chosenSchedule(made)
+      : scheduleBatch(
+          steps,
+          lotsOf([{ partId, pieces }]),
+          workshop.hours,
+          wallMinutes(order.start),
+          schools.batching,
+        );
   return {
     minutes: steps.length === 0 ? null : schedule.handsOnMinutes / Math.max(1, pieces),
     setups: schedule.setups,
     holds: steps.filter((s) => s.operation?.kind === 'hold' && s.operation.effects.some(takesHold)).length,
-    against: made.findings.filter((f) => f.severity === 'stop' && OF_ITS_OWN.has(f.stage)),
+    against: made.findings.filter(
+      (f) => f.severity === 'stop' && OF_ITS_OWN.has(f.stage) && (f.partId ?? partId) === partId,
+    ),
   };
 }
 

@@ -6,7 +6,7 @@ import type { Workshop } from '../workshop/index.js';
 import type { PartDraft } from './partPlan.js';
 
 /** Ways of holding that stand in a hole: it must be there before. */
-const IN_A_HOLE: readonly MountKind[] = ['mandrel', 'through mandrel', 'dowel', 'recess'];
+const IN_A_HOLE: readonly MountKind[] = ['mandrel', 'through mandrel', 'dowel', 'recess', 'glued shaft'];
 /** Ways that leave one end free for a bit in the tailstock. */
 const FREE_END: readonly MountKind[] = [
   'chuck',
@@ -15,6 +15,7 @@ const FREE_END: readonly MountKind[] = [
   'screw',
   'tape plate',
   'dowel',
+  'glued shaft',
   'mandrel',
 ];
 

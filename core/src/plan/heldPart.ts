@@ -3,6 +3,7 @@ import { centringOf, proposeMounts, type Mount, type StockForm } from '../mounti
 import type { Outline } from '../pattern/index.js';
 import { blankFor, type Blank } from '../stock/index.js';
 import { aloneInBlank } from './aloneInBlank.js';
+import type { StandingShaft } from '../mounting/index.js';
 import { withOwnWaste } from './decisions.js';
 import type { DrawnPart } from './drawnPart.js';
 import type { PlanInputs } from './inputs.js';
@@ -16,7 +17,13 @@ export interface HeldPart {
   figures: Figure[];
 }
 
-export function heldPart(drawn: DrawnPart, { pattern, workshop, order }: PlanInputs, own: OwnWays): HeldPart {
+/** @param shaft what it can be glued onto first; null where nothing is */
+export function heldPart(
+  drawn: DrawnPart,
+  { pattern, workshop, order }: PlanInputs,
+  own: OwnWays,
+  shaft: StandingShaft | null = null,
+): HeldPart {
   const { part, outline, hardware, drill, largestDiameter, pieces, material } = drawn;
   const mounts = proposeMounts(
     {
@@ -28,6 +35,7 @@ export function heldPart(drawn: DrawnPart, { pattern, workshop, order }: PlanInp
       mandrelThread: hardware?.needs.mandrelThread,
       holes: drill.holes,
       material,
+      ...(shaft ? { shaft } : {}),
     },
     workshop,
   );

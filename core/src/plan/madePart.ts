@@ -19,6 +19,7 @@ import { answeredFor, leftOutNotes, ownStepsLocked } from './answeredFor.js';
 import { itemChecks, withChecks } from './checks.js';
 import { decidedOf } from './decisions.js';
 import type { PlanInputs } from './inputs.js';
+import { spoiltShaft, takingMate, type Mate } from './onShaft.js';
 import { isAfterItem, type OwnWays } from './ownWays.js';
 import type { PartDraft } from './partPlan.js';
 import { routeWork } from './routeWork.js';
@@ -40,8 +41,15 @@ const REMOUNT = 0.7;
  * The usual route in the chosen way of holding, played through and held against the drawing: what does not hold,
  * what is drawn and made by nothing, and a way that cannot be gone are Stops.
  */
-export function madePart(part: Part, draft: PartDraft, inputs: PlanInputs, own: OwnWays): MadePart {
-  const work = routeWork(part, draft, inputs, own);
+export function madePart(
+  part: Part,
+  draft: PartDraft,
+  inputs: PlanInputs,
+  own: OwnWays,
+  mate: Mate | null,
+): MadePart {
+  const work = routeWork(part, draft, inputs, own, mate);
+  const glued = work.shaft ? mate : null;
   const usual = usualRoute(work);
   if (usual instanceof NoWay) return { steps: [], findings: [noWay(part, draft, usual)], end: EMPTY_SHOP };
   const decided = decidedSteps(usual, decidedOf(part, own));
@@ -50,8 +58,9 @@ export function madePart(part: Part, draft: PartDraft, inputs: PlanInputs, own: 
     if (isHere) own.follow(scoped, 'no such step');
   });
   const route = inputs.order.others === undefined ? decided.route : qualified(decided.route, part.id);
-  const lengths = () => work.outline.length;
-  const played = play(route, lengths);
+  const lengths = (id: string) =>
+    work.shaft && id !== part.id ? work.shaft.lengths(id) : work.outline.length;
+  const played = play(route, lengths, work.shaft?.made);
   // where the item is put together, what is checked of the whole is checked then
   const isWhole = inputs.order.others !== undefined && branchesOf(inputs.pattern).length > 0;
   const ofItem = new Set(isWhole ? itemChecks(inputs.pattern).map((c) => c.id) : []);
@@ -66,10 +75,11 @@ export function madePart(part: Part, draft: PartDraft, inputs: PlanInputs, own: 
   });
   const ofPart = (finding: Finding): Finding => ({ ...finding, partId: part.id });
   return {
-    steps: withChecks(ownStepsLocked(steps), part, inputs.pattern, ofItem),
+    steps: withChecks(ownStepsLocked(glued ? takingMate(steps, glued) : steps), part, inputs.pattern, ofItem),
     findings: [
       ...played.findings.map(ofPart),
       ...answeredFor(covers(played.end, goalsOf(work)), decided, own).map(ofPart),
+      ...(glued ? spoiltShaft(played.end, glued, inputs.pattern) : []),
       ...leftOutNotes(decided, own).map(ofPart),
     ],
     end: played.end,

@@ -1,3 +1,4 @@
+import { shaftOf } from '../assembly/index.js';
 import type { Part, PatternBody } from '../pattern/index.js';
 import type { OwnWay } from '../workshop/index.js';
 import type { OtherPart, PlanInputs, PlanOrder } from './inputs.js';
@@ -30,11 +31,22 @@ export function orderWithWays(order: PlanOrder, partId: string | null, ways: Own
   return { ...order, others };
 }
 
-/** What one of the parts is planned from, as if it were made alone: for comparing ways of making it. */
-export const inputsOfPart = (inputs: PlanInputs, partId: string): PlanInputs => {
-  const { others: _, ...order } = orderOfPart(inputs.pattern, inputs.order, partId);
-  return { ...inputs, order: inputs.order.others === undefined ? inputs.order : { ...order, partId } };
-};
+/**
+ * What one of the parts is planned from, as if it were made alone: for comparing ways of making it. What it could be
+ * glued onto before it is turned stays beside it.
+ */
+export function inputsOfPart(inputs: PlanInputs, partId: string): PlanInputs {
+  const { pattern, order: whole } = inputs;
+  if (whole.others === undefined) return inputs;
+  const ordered = partsOrdered(pattern, whole);
+  const own = ordered.find(({ part }) => part.id === partId);
+  const { others: _, ...order } = own?.order ?? whole;
+  const shaft = own && shaftOf(own.part, pattern);
+  const mate = ordered.find(({ part }) => part.id === shaft?.partId);
+  if (!mate) return { ...inputs, order: { ...order, partId } };
+  const { pieces: _p, start: _s, due: _d, others: _o, ...choices } = mate.order;
+  return { ...inputs, order: { ...order, partId, others: [{ ...choices, partId: mate.part.id }] } };
+}
 
 /** What is chosen for a part stands alone: nothing of what was chosen for the first is taken over. */
 function orderWith({ pieces, start, due, others = [] }: PlanOrder, choices: OtherPart): PlanOrder {

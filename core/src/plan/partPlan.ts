@@ -1,5 +1,6 @@
 import type { Join } from '../assembly/index.js';
-import type { Step } from '../route/index.js';
+import type { Figure, Finding, Stage } from '../measure/index.js';
+import type { Shop, Step } from '../route/index.js';
 import type { CrossOperation, DrillOperation, KitNeeds, Kit } from '../hardware/index.js';
 import type { Station } from '../inspect/index.js';
 import type { Layout } from '../layout/index.js';
@@ -77,3 +78,12 @@ export interface PartPlan {
 
 /** A part plan that has everything but its steps and what follows from them. */
 export type PartDraft = Omit<PartPlan, 'steps' | 'cautions' | 'own' | 'homeless'>;
+
+/** A part's plan with its findings and figures by stage. */
+export interface PlannedPart {
+  plan: PartPlan;
+  findings: Finding[];
+  figures: Partial<Record<Stage, Figure[]>>;
+  /** the shop when the part is made */
+  end: Shop;
+}

@@ -10,11 +10,14 @@ import {
 } from '../measure/index.js';
 import { partJoinFindings, type PatternBody } from '../pattern/index.js';
 import type { Workshop } from '../workshop/index.js';
+import { shaftOf } from '../assembly/index.js';
 import { gonePast, pastStops } from './gonePast.js';
+import { inOrderMade } from './inOrderMade.js';
 import type { PlanInputs, PlanOrder, Stock } from './inputs.js';
-import type { PartPlan } from './partPlan.js';
+import { mateOf } from './onShaft.js';
+import type { PartPlan, PlannedPart } from './partPlan.js';
 import { orderOfPart, partsOrdered } from './partOrder.js';
-import { planPart, type PlannedPart } from './planPart.js';
+import { planPart } from './planPart.js';
 import { wholeItem, type WholeItem } from './wholeItem.js';
 import { startWithWood, woodFigures, woodFindings } from './wood.js';
 
@@ -55,19 +58,10 @@ export function plan(
   schools: Schools,
 ): Plan {
   const inputs: PlanInputs = { pattern, workshop, stock, order, schools };
-  const [first, ...rest] = partsOrdered(pattern, order).map((ordered) => ({
-    order: ordered.order,
-    ...planPart(ordered.part, { ...inputs, order: ordered.order }),
-  })) as [OrderPlanned, ...OrderPlanned[]];
+  const [first, ...rest] = plannedParts(inputs);
   const planned = [first, ...rest];
   const whole = order.others === undefined ? null : wholeItem(planned, inputs);
-  const parts: Plan['parts'] = [
-    first.plan,
-    ...runningOn(
-      first.plan,
-      rest.map((p) => p.plan),
-    ),
-  ];
+  const parts = runningOn([first.plan, ...rest.map((p) => p.plan)]);
   const item = whole && {
     ...whole.item,
     steps: numberedOn(
@@ -77,7 +71,7 @@ export function plan(
   };
   const woods = planned.map((p) => stock.drying?.find((w) => w.id === p.order.woodId) ?? null);
   const start = Math.max(...planned.map((p, i) => wallMinutes(startWithWood(p.order, woods[i] ?? null))));
-  const steps = [...parts.flatMap((p) => p.steps), ...(item?.steps ?? [])];
+  const steps = stepsOfPlan({ parts, ...(item ? { item } : {}) });
   const schedule = (school: Schools['batching']) =>
     scheduleBatch(steps, lotsOf(parts), workshop.hours, start, school);
   const schedules: Record<BatchingSchool, Schedule> = {
@@ -122,9 +116,30 @@ interface OrderPlanned extends PlannedPart {
   order: PlanOrder;
 }
 
+/** Each part by itself; what another one can be glued onto is planned before it. */
+function plannedParts(inputs: PlanInputs): [OrderPlanned, ...OrderPlanned[]] {
+  const { pattern } = inputs;
+  const ordered = partsOrdered(pattern, inputs.order);
+  const made = new Map<string, OrderPlanned>();
+  const make = ({ part, order }: (typeof ordered)[number], under: readonly string[]): OrderPlanned => {
+    const known = made.get(part.id);
+    if (known) return known;
+    const on = ordered.length === 1 ? null : shaftOf(part, pattern);
+    const mate = ordered.find((o) => o.part.id === on?.partId && !under.includes(o.part.id));
+    const planned = mate ? [make(mate, [...under, part.id])] : [];
+    const own = { order, ...planPart(part, { ...inputs, order }, mateOf(part, pattern, planned)) };
+    made.set(part.id, own);
+    return own;
+  };
+  const [first, ...rest] = ordered;
+  return [make(first, []), ...rest.map((o) => make(o, []))];
+}
+
 /** Every step of a plan: those of its parts one after the other, then those of the item. */
 export const stepsOfPlan = ({ parts, item }: Pick<Plan, 'parts' | 'item'>): Step[] =>
-  parts.length === 1 && !item ? parts[0].steps : [...parts.flatMap((p) => p.steps), ...(item?.steps ?? [])];
+  parts.length === 1 && !item
+    ? parts[0].steps
+    : [...inOrderMade(parts).flatMap((p) => p.steps), ...(item?.steps ?? [])];
 
 /** The plan as it is for one of its parts: what the screens show of a part alone. */
 export function planOfPart(plan: Plan, pattern: PatternBody, partId: string): Plan {
@@ -139,13 +154,17 @@ export function planOfPart(plan: Plan, pattern: PatternBody, partId: string): Pl
 }
 
 /** Runs are counted on from part to part: what is done by operation is done to one part after the other. */
-function runningOn(first: PartPlan, rest: readonly PartPlan[]): PartPlan[] {
-  const before = [...first.steps];
-  return rest.map((part) => {
-    const steps = numberedOn(before, part.steps);
-    before.push(...steps);
-    return { ...part, steps };
-  });
+function runningOn(parts: Plan['parts']): Plan['parts'] {
+  const before: Step[] = [];
+  const numbered = new Map(
+    inOrderMade(parts).map((part) => {
+      const steps = numberedOn(before, part.steps);
+      before.push(...steps);
+      return [part, { ...part, steps }];
+    }),
+  );
+  const [first, ...rest] = parts.map((part) => numbered.get(part) ?? part);
+  return [first ?? parts[0], ...rest];
 }
 
 function numberedOn(before: readonly Step[], steps: readonly Step[]): Step[] {

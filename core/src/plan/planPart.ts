@@ -2,44 +2,39 @@ import { joinFindings } from '../assembly/index.js';
 import { planCrossDrilling } from '../hardware/index.js';
 import type { Station } from '../inspect/index.js';
 import { layoutOf, type Layout } from '../layout/index.js';
-import type { Figure, Finding, Stage } from '../measure/index.js';
+import type { Figure } from '../measure/index.js';
 import { centringOf, mountFigures, mountFindings, type HeldWork } from '../mounting/index.js';
 import { boreOf, drilledSolid, leastCrossWall, leastWall, solidOf, type Part } from '../pattern/index.js';
 import { cautionsFor, type Caution } from '../safety/index.js';
 import { finishFindings, grainMicrons, protocolOf } from '../surface/index.js';
 import { orderOfCuts, toolChangesOf, type SpeedChoice } from '../turning/index.js';
-import type { Shop, Step } from '../route/index.js';
+import type { Step } from '../route/index.js';
 import { ownCure, toolForFeature, withOwnCure, withOwnOrder, withOwnSpeeds, ladderOf } from './decisions.js';
 import { fittedJoins } from './fittedJoins.js';
 import { drawnPart, facesOf, type DrawnPart } from './drawnPart.js';
 import { heldPart, type HeldPart } from './heldPart.js';
 import type { PlanInputs } from './inputs.js';
 import { homelessFindings } from './homeless.js';
+import type { Mate } from './onShaft.js';
 import { OwnWays, waysFor } from './ownWays.js';
 import { partFindings } from './partFindings.js';
-import type { PartDraft, PartPlan } from './partPlan.js';
+import type { PartDraft, PlannedPart } from './partPlan.js';
 import { shapeFigures } from './shapeFigures.js';
 import { clipsCorners } from './clipsCorners.js';
 import { madePart } from './madePart.js';
 import { seatsOf } from './seats.js';
 import { stageSpeeds } from './stageSpeeds.js';
 
-/** A part's plan with its findings and figures by stage. */
-export interface PlannedPart {
-  plan: PartPlan;
-  findings: Finding[];
-  figures: Partial<Record<Stage, Figure[]>>;
-  /** the shop when the part is made */
-  end: Shop;
-}
-
-/** Plans one part: each room in its turn, everything from the inputs. */
-export function planPart(part: Part, inputs: PlanInputs): PlannedPart {
+/**
+ * Plans one part: each room in its turn, everything from the inputs.
+ * @param mate what it can be glued onto and turned on, planned before; null where nothing is
+ */
+export function planPart(part: Part, inputs: PlanInputs, mate: Mate | null = null): PlannedPart {
   const { workshop, order, pattern } = inputs;
   const own = new OwnWays(waysFor(part, pattern, order, workshop));
   const drawn = drawnPart(part, inputs, own);
   const { material, outline, pieces, hardware, otherHardware, drill, largestDiameter } = drawn;
-  const held = heldPart(drawn, inputs, own);
+  const held = heldPart(drawn, inputs, own, mate?.shaft);
   const solid = solidOf(outline);
   const ladder = ladderOf(part, material, workshop.abrasives, solid.surface, own);
   const bores = (part.crossHoles ?? []).map((hole) => boreOf(hole, outline));
@@ -113,7 +108,7 @@ export function planPart(part: Part, inputs: PlanInputs): PlannedPart {
     stations: stationsOf(layout),
     clipped,
   };
-  const { steps, findings: routeFindings, end } = madePart(part, draft, inputs, own);
+  const { steps, findings: routeFindings, end } = madePart(part, draft, inputs, own, mate);
   const { followed, homeless } = own;
   return {
     plan: {

@@ -7,6 +7,7 @@ import type { Centre } from '../workshop/index.js';
 import { ownGrits, toolFor } from './decisions.js';
 import { fittedJoins } from './fittedJoins.js';
 import type { PlanInputs } from './inputs.js';
+import { shaftIn, type Mate } from './onShaft.js';
 import { OwnWays } from './ownWays.js';
 import type { PartDraft, PlannedHardware } from './partPlan.js';
 import { seatsOf } from './seats.js';
@@ -17,6 +18,7 @@ export function routeWork(
   draft: PartDraft,
   inputs: PlanInputs,
   own: OwnWays = new OwnWays([]),
+  mate: Mate | null = null,
 ): Work {
   const { mount, blank, outline, centring } = draft;
   const { tools } = inputs.workshop;
@@ -38,6 +40,7 @@ export function routeWork(
     perBlank: blank.perBlank,
     gap: inputs.workshop.allowances.parting,
     green: inputs.order.green === true ? { dries: minutesToDry(inputs) } : null,
+    shaft: mate && shaftIn(mate, draft, inputs, own),
     centring: centring?.words ?? [],
     clip: draft.clipped === true ? blank.octagon.clipLeg : null,
     holes: draft.holes,

@@ -1,7 +1,16 @@
 import { stepsOfPiece, type PieceProgress } from '../batch/index.js';
 import type { Station } from '../inspect/index.js';
 import type { Part } from '../pattern/index.js';
-import { appliedAll, covers, goalsOf, restOf, type Operation, type Shop, type Step } from '../route/index.js';
+import {
+  appliedAll,
+  covers,
+  goalsOf,
+  restOf,
+  stepsWithTaken,
+  type Operation,
+  type Shop,
+  type Step,
+} from '../route/index.js';
 import type { PartPlan } from './partPlan.js';
 
 /** A place of a piece that came out otherwise than it was wanted, mm across. */
@@ -32,7 +41,9 @@ export function spoilt(
   const own = stepsOfPiece(steps, progress).filter((s) => s.item !== true && s.only === undefined);
   const done = own.filter((s) => progress.done.has(s.id));
   if (own.some((s) => s.operation === undefined)) return null;
-  const stands = off.reduce((shop, size) => thinned(shop, plan, size), appliedAll(operationsOf(done)));
+  const taken = stepsWithTaken(steps, part.id).filter((s) => s.partId !== part.id && s.only === undefined);
+  const begun = appliedAll(operationsOf([...taken, ...done]));
+  const stands = off.reduce((shop, size) => thinned(shop, plan, size), begun);
   const { rest, end } = restOf(operationsOf(own), stands, new Set(progress.done.keys()));
   const left = new Set(rest.map((o) => o.id));
   const goals = goalsOf({ part, outline: plan.outline, holes: plan.holes });

@@ -16,7 +16,6 @@ import {
   play,
   stepsOf,
   type JoinToMake,
-  type OperationKind,
   type OrderLock,
   type Shop,
   type Step,
@@ -26,10 +25,12 @@ import type { PlanInputs } from './inputs.js';
 import { ownStepsLocked } from './answeredFor.js';
 import { decidedOfItem, minutesOf, ownCure } from './decisions.js';
 import { homelessFindings } from './homeless.js';
+import { inOrderMade } from './inOrderMade.js';
+import { madeFirst } from './madeFirst.js';
 import { SETUPS } from './madePart.js';
 import { isAfterItem, OwnWays, waysFor, type FollowedWay, type ScopedWay } from './ownWays.js';
 import { partsOrdered } from './partOrder.js';
-import type { PlannedPart } from './planPart.js';
+import type { PlannedPart } from './partPlan.js';
 
 /** How parts come to each other, as the screens tell it. */
 export interface ItemJoin extends PartsMeet {
@@ -55,7 +56,8 @@ export function wholeItem(
   const [{ part }] = partsOrdered(pattern, order);
   const own = new OwnWays(waysFor(part, pattern, order, workshop));
   const made = parts.filter((p) => p.plan.steps.length > 0);
-  const branches = branchesOf(pattern).filter(({ root, joins }) =>
+  const all = branchesOf(carriersFirst(pattern, made));
+  const branches = all.filter(({ root, joins }) =>
     [root.id, ...joins.flatMap((j) => j.takes)].every((id) => made.some((p) => p.plan.partId === id)),
   );
   const found = branches.map((branch) => ofBranch(branch, made, inputs, own));
@@ -66,7 +68,7 @@ export function wholeItem(
       ...(own.followed.length > 0 ? { own: own.followed } : {}),
     },
     findings: [
-      ...branchesOf(pattern).flatMap(branchFindings),
+      ...all.flatMap(branchFindings),
       ...found.flatMap((f) => f.findings),
       ...homelessFindings(part.id, unplaced(own)),
     ],
@@ -82,11 +84,14 @@ const unplaced = (own: OwnWays): ScopedWay[] =>
 
 function ofBranch(branch: Branch, parts: readonly PlannedPart[], inputs: PlanInputs, own: OwnWays) {
   const { root, joins } = branch;
-  const meets = joins.map((join) => ({ join, meet: meetOf(join, parts, inputs, own) }));
+  // what a part was glued onto before it was turned is in it already
+  const early = new Map(parts.flatMap((p) => p.plan.steps.flatMap(joinedIn)));
+  const meets = joins.map((join) => ({ join, meet: meetOf(join, parts, inputs, own, early) }));
+  const open = meets.filter(({ join }) => !early.has(join.sides.join.id));
   const lengths = lengthsOf(inputs.pattern);
-  const from = together(parts.map((p) => p.end));
+  const from = together(standing(parts).map((p) => p.end));
   const checks = itemChecks(inputs.pattern);
-  const usual = joinItem(root, toMake(meets), from, lengths, {
+  const usual = joinItem(root, toMake(open), from, lengths, {
     title: `Look the ${inputs.pattern.kind === 'other' ? root.name.toLowerCase() : inputs.pattern.kind} over, put together`,
     words: [
       'From two sides: its parts are in line, nothing stands off, no glue shows.',
@@ -109,7 +114,7 @@ function ofBranch(branch: Branch, parts: readonly PlannedPart[], inputs: PlanInp
       lengths,
     }),
   );
-  const takes = meets.flatMap(({ join }) => rounds(join));
+  const takes = open.flatMap(({ join }) => rounds(join));
   const joined = drafts.filter((s) => s.operation?.kind === 'join');
   const named = drafts.map((step): Step => {
     const round = takes[joined.indexOf(step)];
@@ -126,7 +131,7 @@ function ofBranch(branch: Branch, parts: readonly PlannedPart[], inputs: PlanInp
       ...(last && checks.length > 0 ? { checks: checks.map((c) => c.id) } : {}),
       locks: [
         ...step.locks.flatMap((l) => withinItem(l, drafts)),
-        ...(round ? madeFirst(parts, round.of) : []),
+        ...(round ? madeFirst(parts, round.of) : open.length === 0 ? madeFirst(parts, [root.id]) : []),
       ],
     };
   });
@@ -145,6 +150,29 @@ function ofBranch(branch: Branch, parts: readonly PlannedPart[], inputs: PlanInp
       ...meets.flatMap(({ join, meet }) => glueFindings(join, meet)),
     ],
   };
+}
+
+/** The part that others are glued into while it is made carries what comes of it. */
+function carriersFirst(
+  pattern: PatternBody,
+  made: readonly PlannedPart[],
+): Pick<PatternBody, 'parts' | 'joins'> {
+  const order = inOrderMade(made.map((p) => p.plan)).map((p) => p.partId);
+  const takes = (id: string) =>
+    made.some((p) => p.plan.partId === id && p.plan.steps.some((s) => s.takes !== undefined));
+  const rank = (id: string) => (takes(id) ? -order.indexOf(id) : 1);
+  const [first, ...rest] = pattern.parts.toSorted((a, b) => rank(a.id) - rank(b.id));
+  return { ...pattern, parts: [first ?? pattern.parts[0], ...rest] };
+}
+
+/** The join that a step makes, where it takes a piece for it, and how long its glue is left. */
+const joinedIn = ({ takes, operation, wait }: Step): [string, number][] =>
+  takes !== undefined && operation?.subject ? [[operation.subject, wait?.minutes ?? 0]] : [];
+
+/** Parts that stand by themselves when all are made: what was glued into another one is in its wood. */
+function standing(parts: readonly PlannedPart[]): PlannedPart[] {
+  const taken = new Set(parts.flatMap((p) => p.plan.steps.flatMap((s) => s.takes ?? [])));
+  return parts.filter((p) => !taken.has(p.plan.partId));
 }
 
 /** Minutes to look an item over: typical, unchecked. */
@@ -171,14 +199,18 @@ function meetOf(
   parts: readonly PlannedPart[],
   { workshop }: PlanInputs,
   own: OwnWays,
+  early: ReadonlyMap<string, number>,
 ): PartsMeet {
   const material = (id: string) => parts.find((p) => p.plan.partId === id)?.plan.material;
   const [a, b] = [material(sides.inner.id), material(sides.outer.id)];
   const known = [a, b].flatMap((m) => m ?? []);
   const meet = partsMeet(sides, known, workshop.glues);
-  return meet.cureMinutes === null
-    ? meet
-    : { ...meet, cureMinutes: ownCure(own, `item/${sides.join.id}`, meet.cureMinutes) };
+  const cures = early.get(sides.join.id);
+  if (meet.cureMinutes === null) return meet;
+  return {
+    ...meet,
+    cureMinutes: cures ?? ownCure(own, `item/${sides.join.id}`, meet.cureMinutes),
+  };
 }
 
 /** A join as often as it is made, each time with the piece that it takes. */
@@ -211,29 +243,6 @@ function toMake(meets: readonly { join: BranchJoin; meet: PartsMeet }[]): JoinTo
 /** Of what is needed only what is done to the item itself: what is done to the parts comes before as a whole. */
 const withinItem = (lock: OrderLock, steps: readonly Step[]): OrderLock[] =>
   steps.some((s) => s.id === lock.stepId) ? [{ ...lock, stepId: `item/${lock.stepId}` }] : [];
-
-/** What of the parts comes first: their last steps, and what still cures when those are done. */
-function madeFirst(parts: readonly PlannedPart[], of: readonly string[]): OrderLock[] {
-  return parts
-    .filter((p) => of.includes(p.plan.partId))
-    .flatMap(({ plan: { steps, name } }) => {
-      const needed = new Set(steps.flatMap((s) => s.locks.map((l) => l.stepId)));
-      return steps.flatMap((step): OrderLock[] => {
-        if (BESIDE.has(step.operation?.kind ?? 'shop')) return [];
-        const minutes = handledAfter(step);
-        if (minutes > 0) return [{ stepId: step.id, reason: `${step.wait?.what ?? 'it cures'}.`, minutes }];
-        return needed.has(step.id)
-          ? []
-          : [{ stepId: step.id, reason: `the ${name.toLowerCase()} must be whole.` }];
-      });
-    });
-}
-
-/** What leaves the wood as it is, or stands at its beginning, is behind whoever has done the rest. */
-const BESIDE: ReadonlySet<OperationKind> = new Set(['saw', 'mark', 'hold']);
-
-const handledAfter = ({ operation }: Step): number =>
-  Math.max(0, ...(operation?.effects ?? []).map((e) => (e.do === 'wait' ? (e.wait.minutes.handle ?? 0) : 0)));
 
 /** Pieces of one blank are joined each by itself: each has steps of its own. */
 function perPlace(steps: readonly Step[], of: number): Step[] {

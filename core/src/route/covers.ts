@@ -16,7 +16,7 @@ import {
   type Placement,
   type Unlike,
 } from '../pattern/index.js';
-import { bodyOfPart } from './operation.js';
+import { bodyOfPart, sourceOf } from './operation.js';
 import { MADE_AS, type PieceIn, type Shop, type Wood } from './shop.js';
 
 /**
@@ -66,13 +66,6 @@ function shapeFindings(part: Part, wood: Wood, piece: PieceIn): Finding[] {
   const named = lost.map((u) => drawnFinding(part, u));
   // what is seen from both sides is said once, by the name that is drawn
   return named.length > 0 ? named : extra.map((u) => madeFinding(part, u));
-}
-
-/** The wood that a piece was in before it was glued to others. */
-function sourceOf(wood: Wood, piece: PieceIn): string {
-  const { form } = wood.body;
-  if (form.kind !== 'joined') return wood.id;
-  return form.of[wood.pieces.indexOf(piece)]?.id ?? wood.id;
 }
 
 /** What is drawn, where it lies in its wood. */

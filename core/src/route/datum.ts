@@ -4,12 +4,14 @@ import {
   HERE,
   hasWood,
   outOf,
+  placedIn,
   plus,
   round,
   times,
   type Placement,
 } from '../pattern/index.js';
-import type { Datum, OpId, Wood } from './shop.js';
+import { bodyOfPart, sourceOf } from './operation.js';
+import type { Datum, OpId, PieceIn, Wood } from './shop.js';
 import { across, type Stretch } from './stretch.js';
 
 /** Where a datum lies in its wood: a frame whose x runs from it into the wood, and what made it. */
@@ -44,7 +46,7 @@ export function datumPlace(
       if (!piece) return null;
       const far = datum.end === 'far';
       const at = far ? endForEnd(piece.at, lengthOf(piece.partId)) : piece.at;
-      const by = cutBy(wood, at);
+      const by = cutBy(ownWood(wood, piece), at);
       return by === null ? null : { at, by, words: `the finished ${datum.end} end` };
     }
   }
@@ -88,6 +90,18 @@ export function reachOfForm({ body }: Wood): Stretch {
 export function lengthOfForm(wood: Wood): number {
   const { x0, x1 } = reachOfForm(wood);
   return x1 - x0;
+}
+
+/** The wood as it is of one piece alone: what it was joined to may stand beyond its ends. */
+function ownWood(wood: Wood, piece: PieceIn): Wood {
+  const { form } = wood.body;
+  if (form.kind !== 'joined') return wood;
+  const source = sourceOf(wood, piece);
+  const part = form.of.find((o) => o.id === source);
+  if (!part) return wood;
+  const flats = part.body.flats.map((f) => ({ ...f, at: placedIn(f.at, part.at) }));
+  const body = bodyOfPart(wood.body, source);
+  return { ...wood, body: { ...body, flats: [...flats, ...body.flats] } };
 }
 
 /** What cut the wood off at a place, or null while wood still stands beyond it. */

@@ -132,3 +132,10 @@ export const bodyOfPart = (body: Body, woodId: string): Body =>
   body.form.kind !== 'joined'
     ? body
     : { ...body, form: { ...body.form, of: body.form.of.filter((o) => o.id === woodId) } };
+
+/** The wood that a piece was in before it was glued to others. */
+export function sourceOf(wood: Wood, piece: PieceIn): string {
+  const { form } = wood.body;
+  if (form.kind !== 'joined') return wood.id;
+  return form.of[wood.pieces.indexOf(piece)]?.id ?? wood.id;
+}

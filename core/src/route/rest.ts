@@ -84,7 +84,12 @@ function isDone(
 /** Whether the state shows what an effect would make. */
 function stands(effect: Effect, shop: Shop, by: OpId, rest: readonly Operation[]): boolean {
   if (effect.do === 'stock') return shop.woods.some((w) => w.id === effect.wood.id);
-  if (effect.do === 'join' || effect.do === 'free') return woodOf(shop, effect.into) !== undefined;
+  if (effect.do === 'free') return woodOf(shop, effect.into) !== undefined;
+  if (effect.do === 'join')
+    return (
+      woodOf(shop, effect.into) !== undefined &&
+      effect.of.every((o) => o.wood === effect.into || woodOf(shop, o.wood) === undefined)
+    );
   if (effect.do === 'another') return woodOf(shop, effect.wood) !== undefined;
   if (effect.do === 'hold') return false;
   if (effect.do === 'wait') return true;

@@ -1,7 +1,7 @@
 import { bodySilhouette, type SilhouettePoint } from '../pattern/index.js';
 import { applied } from './apply.js';
 import { endNow, reachOfForm } from './datum.js';
-import type { Effect, Operation } from './operation.js';
+import { bodyOfPart, sourceOf, type Effect, type Operation } from './operation.js';
 import { EMPTY_SHOP, woodOf, type PieceIn, type Shop, type Wood } from './shop.js';
 import type { Step } from './step.js';
 import { inWood, stretchOf, type Stretch } from './stretch.js';
@@ -10,6 +10,8 @@ import { inWood, stretchOf, type Stretch } from './stretch.js';
 export interface StandingWood {
   wood: Wood;
   silhouette: SilhouettePoint[][];
+  /** what its piece was glued to: that stands finished in it and beyond it */
+  others: SilhouettePoint[][];
   /** rings that hang free round it, where they were turned */
   rings: SilhouettePoint[][];
   /** x of the wood's frame where the piece's reference end lies, and which way the piece runs */
@@ -22,6 +24,18 @@ export interface StandingWood {
   beside: number[];
   /** from where to where the step works, x of the wood's frame; null where it is about the whole */
   work: Stretch | null;
+}
+
+/** The steps that make a part, behind those of what is glued into it on the way: together they play its woods. */
+export function stepsWithTaken<S extends Pick<Step, 'partId' | 'takes' | 'item'>>(
+  steps: readonly S[],
+  partId: string,
+): S[] {
+  const parts = new Set([partId]);
+  // in a plan what is taken stands before what takes it
+  for (const step of steps.toReversed())
+    if (step.item !== true && parts.has(step.partId)) step.takes?.forEach((id) => parts.add(id));
+  return steps.filter((s) => s.item !== true && parts.has(s.partId));
 }
 
 /** The shop before a step: all steps before it in the list played; null for plans made before there were routes. */
@@ -44,23 +58,37 @@ export function standingBefore(steps: readonly Step[], stepId: string, pitch: nu
   const operation = steps.find((s) => s.id === stepId)?.operation;
   const before = shopBefore(steps, stepId);
   if (!operation || !before) return null;
-  const shop = before.woods.length === 0 ? applied(before, operation) : before;
-  const wood = woodOf(shop, operation.on[0] ?? '') ?? shop.woods[0];
+  const on = operation.on[0] ?? sawnBy(operation);
+  const shop = woodOf(before, on) ? before : applied(before, operation);
+  const wood = woodOf(shop, on) ?? shop.woods[0];
   const piece = wood?.pieces.find((p) => p.n === operation.place) ?? wood?.pieces[0];
   if (!wood || !piece) return null;
-  const silhouette = bodySilhouette(wood.body, pitch);
+  const source = sourceOf(wood, piece);
+  const silhouette = bodySilhouette(bodyOfPart(wood.body, source), pitch);
+  const { form } = wood.body;
+  const others =
+    form.kind === 'joined'
+      ? form.of
+          .filter((o) => o.id !== source)
+          .flatMap((o) => bodySilhouette(bodyOfPart(wood.body, o.id), pitch))
+      : [];
   return {
     wood,
     silhouette,
+    others,
     rings: shop.woods.filter((w) => isRingOn(w, wood)).flatMap((w) => bodySilhouette(w.body, pitch)),
     pieceAt: piece.at.at[0],
     pieceRuns: piece.at.along[0] < 0 ? -1 : 1,
     reach: reachOfForm(wood),
-    most: Math.max(0, ...silhouette.flatMap((run) => run.map((p) => p.outside))),
+    most: Math.max(0, ...[...silhouette, ...others].flatMap((run) => run.map((p) => p.outside))),
     beside: besideOf(wood.pieces, piece),
     work: workOf(operation),
   };
 }
+
+/** The wood that comes out of the stock in a step. */
+const sawnBy = ({ effects }: Operation): string =>
+  effects.flatMap((e) => (e.do === 'stock' ? [e.wood.id] : []))[0] ?? '';
 
 /** A ring keeps the frame of the wood it came free of: it hangs where it was turned. */
 function isRingOn(ring: Wood, wood: Wood): boolean {
@@ -71,7 +99,7 @@ function isRingOn(ring: Wood, wood: Wood): boolean {
 
 const besideOf = (pieces: readonly PieceIn[], piece: PieceIn): number[] =>
   pieces
-    .filter((p) => p !== piece)
+    .filter((p) => p !== piece && p.partId === piece.partId)
     .map(({ at }) => (at.at[0] - piece.at.at[0]) * (piece.at.along[0] < 0 ? -1 : 1));
 
 /** Where the other pieces of a blank begin, from the reference end of the one that is worked first. mm */

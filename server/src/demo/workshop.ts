@@ -119,6 +119,7 @@ export const demoWorkshop = (): Workshop => ({
     { id: 'x13', name: 'Spacer 25', kind: 'spacer', diameter: 14, length: 25 },
     { id: 'x14', name: 'Spacer 10', kind: 'spacer', diameter: 14, length: 10 },
     { id: 'x15', name: 'Beech dowel 12', kind: 'dowel', diameter: 12, length: 45 },
+    { id: 'x16', name: 'Collet 10', kind: 'collet', diameter: 10, length: 42 },
   ],
   copying: { stylus: 3, cutter: 3, templateKerf: 0.2 },
   tools: [

@@ -8,6 +8,7 @@ import {
   type Step,
   type WholeItem,
 } from '@compas/core';
+import type { ReactNode } from 'react';
 import { Length, Say } from '../ui/Length.js';
 import type { Choose } from './draft.js';
 import { FittingWays } from './FittingWays.js';
@@ -32,6 +33,7 @@ export function AssembleStage({ plan, inputs, choose }: AssembleStageProps) {
         kinds={['cure', 'extra']}
         more={plan.item?.own ?? []}
       />
+      <GluedFirst part={plan.parts[0]} />
       <ItemJoins plan={plan} />
       <PartJoins part={plan.parts[0]} inputs={inputs} choose={choose} whole={plan.item !== undefined} />
     </div>
@@ -53,18 +55,7 @@ function ItemJoins({ plan: { item, parts } }: { plan: Plan }) {
         Each {carrier} keeps its number and carries its item; at the lathe you say which pieces go with it.
       </p>
       {steps.map((step) => (
-        <div key={step.id} className="sheet">
-          <h3>{step.title}</h3>
-          {step.words.map((words) => (
-            <p key={words}>
-              <Say text={words} />
-            </p>
-          ))}
-          {step.wait !== null && (
-            <p>
-              {capitalised(step.wait.what)}: {minutesInWords(step.wait.minutes)}.
-            </p>
-          )}
+        <JoinSheet key={step.id} step={step}>
           {leads && <OwnStepHere after={step.id} title={step.title} />}
           {step.wait !== null && leads && (
             <CureChoice
@@ -73,9 +64,51 @@ function ItemJoins({ plan: { item, parts } }: { plan: Plan }) {
               minutes={step.wait.minutes}
             />
           )}
-        </div>
+        </JoinSheet>
       ))}
     </>
+  );
+}
+
+/** What the part is glued onto before it is turned: that belongs to its own work, not to what comes after it. */
+function GluedFirst({ part }: { part: PartPlan }) {
+  const joins = part.steps.filter((s) => s.takes !== undefined);
+  if (joins.length === 0) return null;
+  return (
+    <>
+      <h2>Before it is turned</h2>
+      {joins.map((step) => (
+        <JoinSheet key={step.id} step={step}>
+          {step.wait !== null && (
+            <CureChoice
+              of={step.operation?.subject ?? ''}
+              what={`the glue: ${step.title}`}
+              minutes={step.wait.minutes}
+            />
+          )}
+        </JoinSheet>
+      ))}
+    </>
+  );
+}
+
+/** A join as it is told: what is done, and how long it is left. */
+function JoinSheet({ step, children }: { step: Step; children: ReactNode }) {
+  return (
+    <div className="sheet">
+      <h3>{step.title}</h3>
+      {step.words.map((words) => (
+        <p key={words}>
+          <Say text={words} />
+        </p>
+      ))}
+      {step.wait !== null && (
+        <p>
+          {capitalised(step.wait.what)}: {minutesInWords(step.wait.minutes)}.
+        </p>
+      )}
+      {children}
+    </div>
   );
 }
 

@@ -1,5 +1,6 @@
 import {
   besideInBlank,
+  lengthOf,
   type PartPlan,
   type PatternBody,
   type Plan,
@@ -35,19 +36,26 @@ export function StageStrip({
   onSelect?: (id: string) => void;
 }) {
   const [part] = plan.parts;
-  const blankShown = stage === 'stock' || stage === 'turn' || stage === 'mount';
   const { mount, blank, outline } = part;
+  // from the moment it is held it stands on its shaft, which is drawn then instead of the blank
+  const onShaft = mount.kind === 'glued shaft' && ON_SHAFT.has(stage);
+  const blankShown = stage === 'stock' || (!onShaft && (stage === 'turn' || stage === 'mount'));
   const shape = part.speeds.find((s) => s.stage === 'shape');
   const extra = blank.length - outline.length;
   // a piece is parted off at the drive; on a mandrel its waste is all at the tail
   const waste = blankShown && mount.wasteDrive > 0 ? extra - mount.wasteTail : 0;
   const beside = useMemo(
-    () => (stage === 'assemble' && plan.item ? besidePart(pattern, part.partId) : []),
-    [stage, plan.item, pattern, part.partId],
+    () => (onShaft || (stage === 'assemble' && plan.item) ? besidePart(pattern, part.partId) : []),
+    [onShaft, stage, plan.item, pattern, part.partId],
   );
   const reach = reachBeside(beside, outline.length);
-  const [atHead, atTail] =
-    mount.headstockEnd === 'reference' ? [reach.reference, reach.far] : [reach.far, reach.reference];
+  const fromReference = mount.headstockEnd === 'reference';
+  const [whole, atTail] = fromReference ? [reach.reference, reach.far] : [reach.far, reach.reference];
+  // what lies in the collet is not seen: the work stands off it by what is left of the reach
+  const atHead = onShaft ? Math.max(0, mount.reach - lengthOf(mount.stack ?? [])) : whole;
+  const seen: [number, number] = fromReference
+    ? [-atHead, outline.length + atTail]
+    : [-atTail, outline.length + atHead];
   return (
     <Strip
       outline={outline}
@@ -67,6 +75,7 @@ export function StageStrip({
         ) : (
           <TogetherLayer
             beside={beside}
+            seen={seen}
             toneOf={(id) => (plan.parts.find((p) => p.partId === id) ?? part).material.tone}
           />
         )
@@ -87,6 +96,9 @@ export function StageStrip({
     </Strip>
   );
 }
+
+/** Stages of the work that is done while a part is held by what it is glued onto. */
+const ON_SHAFT: ReadonlySet<Stage> = new Set(['mount', 'mark', 'turn', 'surface']);
 
 /** Marks and sizes, or the template when its sheet is open. */
 function MarkSheetLayer({ part, workshop }: { part: PartPlan; workshop: Workshop }) {

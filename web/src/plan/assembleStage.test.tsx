@@ -1,3 +1,4 @@
+import { planOfPart } from '@compas/core';
 import { screen, within } from '@testing-library/react';
 import { exampleTops } from '../../test/exampleItems.js';
 import { choose, shownInApp } from '../../test/inApp.js';
@@ -7,10 +8,10 @@ import { DecidingContext, EVERY_SCOPE, type Deciding, type Wanted } from './own/
 const { plan, inputs } = exampleTops(2).snapshot;
 const [join] = plan.item!.steps;
 
-function shown(leads: boolean) {
+function shown(leads: boolean, of = plan) {
   const decided: Wanted[] = [];
   const deciding = {
-    part: plan.parts[0],
+    part: of.parts[0],
     leads,
     material: 'Maple',
     scopes: EVERY_SCOPE,
@@ -21,7 +22,7 @@ function shown(leads: boolean) {
   } as unknown as Deciding;
   const { user } = shownInApp(
     <DecidingContext value={deciding}>
-      <AssembleStage plan={plan} inputs={inputs} />
+      <AssembleStage plan={of} inputs={inputs} />
     </DecidingContext>,
   );
   return { user, decided };
@@ -63,5 +64,18 @@ describe('how the item is put together', () => {
     shown(false);
     expect(screen.getByRole('heading', { name: join!.title })).toBeTruthy();
     expect(screen.queryByRole('button', { name: /^Own step after/ })).toBeNull();
+  });
+
+  it('shows what a part is glued onto before it is turned with its own work, its cure to be chosen there', async () => {
+    const made = exampleTops(2, [], 'glued shaft').snapshot;
+    const body = planOfPart(made.plan, made.inputs.pattern, 'part2');
+    const { user, decided } = shown(false, body);
+    const sheet = screen.getByRole('heading', { name: 'Glue the body onto the stem' }).parentElement!;
+    expect(within(sheet).getByText(/The glue cures: 12 h/)).toBeTruthy();
+    expect(screen.getByText(/Each body keeps its number and carries its item/)).toBeTruthy();
+    expect(screen.getByRole('heading', { name: /Look the top over/ })).toBeTruthy();
+    await user.click(within(sheet).getByRole('button', { name: /another time/ }));
+    await user.click(await screen.findByRole('button', { name: 'Do it so' }));
+    expect(decided[0]?.decides).toMatchObject({ kind: 'cure', of: 'join1' });
   });
 });

@@ -1,4 +1,4 @@
-import { standingBefore, type PartPlan, type StandingWood, type Step } from '@compas/core';
+import { standingBefore, stepsWithTaken, type PartPlan, type StandingWood, type Step } from '@compas/core';
 import { useMemo } from 'react';
 import { StandingLayer, WorkLayer } from '../strip/StandingLayer.js';
 import { StepLayer } from '../strip/layers.js';
@@ -26,7 +26,10 @@ export function WoodStrip({
   const tall = useTall();
   const { outline, material, mount, blank } = part;
   // an item is joined of what all its parts have become
-  const played = step.item ? steps : part.steps;
+  const played = useMemo(
+    () => (step.item ? steps : stepsWithTaken(steps, part.partId)),
+    [step.item, steps, part.partId],
+  );
   // what mends one piece leaves the wood of the plan: it stands as before the step that comes next
   const before =
     step.only === undefined

@@ -46,6 +46,7 @@ export const StandingLayer = memo(function StandingLayer({
           <line x1="0" y1="0" x2="0" y2="7" className="hatch" />
         </pattern>
       </defs>
+      <GluedTo standing={standing} tint={tint.section} at={at} from={(p) => p.outside} />
       {silhouette.map((run) => {
         const whole = bandPath(
           run,
@@ -82,6 +83,8 @@ export const StandingLayer = memo(function StandingLayer({
           </g>
         );
       })}
+      {/* in section it is seen in its hole as well */}
+      <GluedTo standing={standing} tint={tint.section} at={at} from={() => 0} />
       <HollowLayer
         hollows={hollows.filter((h) => h.opens === 'side' && isHollowed(standing, h))}
         outline={outline}
@@ -107,6 +110,29 @@ export const StandingLayer = memo(function StandingLayer({
     </g>
   );
 });
+
+/** What the piece was glued to, finished: to the axis from the height that it is seen to. */
+function GluedTo({
+  standing,
+  tint,
+  at,
+  from,
+}: {
+  standing: StandingWood;
+  tint: string;
+  at: (x: number) => number;
+  from: (point: SilhouettePoint) => number;
+}) {
+  const frame = useFrame();
+  return standing.others.map((run) => (
+    <path
+      key={run[0]?.x}
+      d={bandPath(run, frame, at, from, (p) => -p.outside)}
+      fill={tint}
+      className="standing-edge"
+    />
+  ));
+}
 
 const isHollowed = ({ wood }: StandingWood, { id }: Hollow): boolean =>
   wood.body.skins.some(

@@ -139,6 +139,7 @@ const BROAD: readonly MountKind[] = [
   'chuck',
   'recess',
   'collet',
+  'glued shaft',
   'tape plate',
   'cups',
   'friction pair',

@@ -50,7 +50,7 @@ function bestJaws(widest: number, chucks: readonly Chuck[]): { chuck: Chuck; jaw
     .sort((a, b) => b.jaws.gripBest - a.jaws.gripBest)[0];
 }
 
-const jawsOf = (chucks: readonly Chuck[]) =>
+export const jawsOf = (chucks: readonly Chuck[]) =>
   chucks.flatMap((chuck) => chuck.jaws.map((jaws) => ({ chuck, jaws })));
 
 /** Jaws that open into a recess which the piece has anyway. */
@@ -91,7 +91,7 @@ export const inRecess: WayOfHolding = (wish, workshop) => {
 };
 
 /** How near a collet must be to what it grips, mm. */
-const COLLET_RANGE = 0.3;
+export const COLLET_RANGE = 0.3;
 
 /** A collet grips a finished straight end; a draw bar keeps it from creeping out of its taper. */
 export const inCollet: WayOfHolding = (wish, workshop) => {

@@ -114,13 +114,14 @@ interface Sliding extends Manner {
   /** the end of the ring that looks to that end, and half the ring's length */
   looks: Datum;
   half: number;
+  keeps?: 'shaft' | 'ring';
   cure?: Cure;
 }
 
-/** One wood is slid over the other as far as its place; they are one from then on. */
+/** One wood is slid over the other as far as its place; they are one from then on. The frame of the one that `keeps` it goes on. */
 export function slide(
   shop: Shop,
-  { subject, into, shaft, ring, from, at, looks, half, cure, ...manner }: Sliding,
+  { subject, into, shaft, ring, from, at, looks, half, keeps = 'shaft', cure, ...manner }: Sliding,
   lengths: Lengths,
 ): Operation {
   const end = placeOf(woodFor(shop, shaft), from, lengths);
@@ -131,19 +132,25 @@ export function slide(
     {
       kind: 'join',
       subject,
-      on: [shaft, ring],
+      on: keeps === 'shaft' ? [shaft, ring] : [ring, shaft],
       said: [
-        { name: 'its middle', mm: at, from },
+        { name: 'its middle', mm: at, from, ...(keeps === 'ring' ? { wood: shaft } : {}) },
         { name: 'half as long as', mm: half, from: looks, wood: ring },
       ],
       effects: [
         {
           do: 'join',
           into,
-          of: [
-            { wood: shaft, at: HERE },
-            { wood: ring, at: { at: [x, 0, 0], along: [sign, 0, 0], facing: [0, 0, 1] } },
-          ],
+          of:
+            keeps === 'shaft'
+              ? [
+                  { wood: shaft, at: HERE },
+                  { wood: ring, at: { at: [x, 0, 0], along: [sign, 0, 0], facing: [0, 0, 1] } },
+                ]
+              : [
+                  { wood: ring, at: HERE },
+                  { wood: shaft, at: { at: [-sign * x, 0, 0], along: [sign, 0, 0], facing: [0, 0, 1] } },
+                ],
         },
         ...curing(into, idOf('join', subject), cure),
       ],

@@ -1,7 +1,7 @@
 import { len } from '../../measure/index.js';
 import { extremes, type Outline, type PartEnd, type Segment, type Skin } from '../../pattern/index.js';
 import type { TurningStage } from '../../measure/index.js';
-import { datumPlace } from '../datum.js';
+import { datumPlace, endNow } from '../datum.js';
 import { saidOf, type SaidProfile } from '../say/cut.js';
 import { HIGH, LOW, Writer } from '../say/writer.js';
 import { woodOf, type Datum, type SurfaceRef, type Wood } from '../shop.js';
@@ -39,7 +39,11 @@ export class Bench {
   hold: ChainHold | null = null;
 
   constructor(readonly work: Work) {
-    this.writer = new Writer(() => work.outline.length);
+    const { shaft, part, outline } = work;
+    this.writer = new Writer(
+      (id) => (shaft && id !== part.id ? shaft.lengths(id) : outline.length),
+      shaft?.made,
+    );
   }
 
   /** Where the piece that is worked on lies in its blank. */
@@ -81,8 +85,18 @@ export class Bench {
     return end === 'reference' ? [beyond, own] : [own, beyond];
   }
 
+  /** What is measured from at an end: what stands there, or the part's own face where a shaft stands out beyond it. */
   datum(end: PartEnd): Datum {
-    return end === 'reference' ? LOW : HIGH;
+    const [side, along]: ['low' | 'high', Datum] = end === 'reference' ? ['low', LOW] : ['high', HIGH];
+    return this.isPassed(side) ? { kind: 'finished', partId: this.work.part.id, n: 1, end, side } : along;
+  }
+
+  /** Whether something that was glued in stands out beyond an end of the blank. */
+  private isPassed(side: 'low' | 'high'): boolean {
+    const wood = this.work.shaft && woodOf(this.writer.shop, this.wood);
+    if (wood?.body.form.kind !== 'joined') return false;
+    const [x] = endNow(wood, side).at.at;
+    return side === 'low' ? x < -1e-6 : x > this.work.stock.length + 1e-6;
   }
 
   /** The wood as it stands now. */
@@ -125,7 +139,8 @@ export class Bench {
   /** A place of the part in words: from the end that stands now, and from the finished one while waste hides that. */
   where(ofPart: number): string {
     const waste = this.waste('reference');
-    const now = waste + ofPart < 0.05 ? 'at the first end' : `${len(waste + ofPart)} from the first end`;
+    const first = this.isPassed('low') ? 'finished reference end' : 'first end';
+    const now = waste + ofPart < 0.05 ? `at the ${first}` : `${len(waste + ofPart)} from the ${first}`;
     return waste < 0.05
       ? now
       : `${now}, ${ofPart < 0.05 ? 'where the finished one lies' : `${len(ofPart)} from the finished one`}`;
@@ -133,7 +148,7 @@ export class Bench {
 
   /** Drawn stretches as they are told now, from the end of the blank on the reference side. */
   told(segments: readonly Segment[]): SaidProfile {
-    return saidOf(segments, LOW, { x: this.waste('reference'), runs: 1 });
+    return saidOf(segments, this.datum('reference'), { x: this.waste('reference'), runs: 1 });
   }
 
   /** What is turned of an element while both ends are held; thinner than a nib at an end is left for later. */

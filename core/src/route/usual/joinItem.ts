@@ -15,26 +15,11 @@ import { Writer } from '../say/writer.js';
 import type { Effect, Lengths, Operation, Route } from '../operation.js';
 import type { Datum, PieceIn, Shop, SurfaceRef, Wood } from '../shop.js';
 import { reachOf } from './bench.js';
+import type { JoinToMake } from './joinToMake.js';
 import { each } from './minutes.js';
 
 /** Which of its part's pieces in the item a side of a join is. */
 type Spot = Pick<PieceIn, 'partId' | 'n'>;
-
-/** One join of an item as it is made. */
-export interface JoinToMake {
-  sides: JoinSides;
-  /** which pieces of the item they are, where it has several of a part */
-  inner: number;
-  outer: number;
-  /** where one join is made several times, which time it is */
-  pass: number | null;
-  how: 'enters' | 'slides on' | 'corded';
-  title: string;
-  words: readonly string[];
-  minutes: number;
-  /** until it may be used; null when it holds at once */
-  cureMinutes: number | null;
-}
 
 /** How the whole is looked at when it is together. */
 export interface LookOver {
@@ -99,15 +84,23 @@ function fetched(joins: readonly JoinToMake[], from: Shop): Effect[] {
   });
 }
 
-interface Site {
+/** Where a join is made. */
+export interface JoinSite {
   /** the shop before anything was joined: where the surfaces of a part have their names */
   from: Shop;
   lengths: Lengths;
   /** further pieces that come to the bench with this join */
   copies: readonly Effect[];
+  /** the wood of the outer part keeps its name and frame: it is worked on afterwards */
+  goesOn?: boolean;
 }
 
-function joinOf(now: Shop, join: JoinToMake, { from, lengths, copies }: Site): Operation {
+/** One join as an operation: both sides are felt for where they meet, then they are one. */
+export function joinOf(
+  now: Shop,
+  join: JoinToMake,
+  { from, lengths, copies, goesOn = false }: JoinSite,
+): Operation {
   const { sides, pass } = join;
   const fetch: Operation = {
     ...look('try', { wood: '', subject: '', on: [], title: '' }),
@@ -116,7 +109,7 @@ function joinOf(now: Shop, join: JoinToMake, { from, lengths, copies }: Site): O
   const shop = applied(now, fetch);
   const inner = { partId: sides.inner.id, n: join.inner };
   const outer = { partId: sides.outer.id, n: join.outer };
-  const made = madeJoin(shop, join, { inner, outer }, lengths);
+  const made = madeJoin(shop, join, { inner, outer, goesOn }, lengths);
   const felt = [...feltOn(shop, outer, holeOf(from, sides)), ...feltOn(shop, inner, shaftOf(from, join))];
   return {
     ...made,
@@ -132,7 +125,7 @@ function joinOf(now: Shop, join: JoinToMake, { from, lengths, copies }: Site): O
 function madeJoin(
   shop: Shop,
   { sides, how, title, words, minutes, cureMinutes, pass }: JoinToMake,
-  { inner, outer }: { inner: Spot; outer: Spot },
+  { inner, outer, goesOn }: { inner: Spot; outer: Spot; goesOn: boolean },
   lengths: Lengths,
 ): Operation {
   const [own, other] = [woodWith(shop, inner), woodWith(shop, outer)];
@@ -140,7 +133,7 @@ function madeJoin(
   const manner = { title, words: [...words], minutes: each(minutes), subject };
   if (!own || !other || own === other || how === 'corded')
     return look('try', { ...manner, wood: other?.id ?? '', on: [] });
-  const into = `${other.id} with ${own.id}`;
+  const into = goesOn ? other.id : `${other.id} with ${own.id}`;
   const cure =
     cureMinutes === null
       ? {}
@@ -162,6 +155,7 @@ function madeJoin(
         at: sides.join.at?.mm ?? lengths(inner.partId) / 2,
         looks: endOf(other, outer, 'reference'),
         half: lengths(outer.partId) / 2,
+        keeps: goesOn ? 'ring' : 'shaft',
         ...cure,
       },
       lengths,

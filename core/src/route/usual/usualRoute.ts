@@ -8,6 +8,7 @@ import { cupsChain } from './cupsChain.js';
 import { centre } from './holds.js';
 import { NoWay } from './noWay.js';
 import { prepare } from './prepare.js';
+import { shaftChain } from './shaftChain.js';
 import { throughChain } from './throughChain.js';
 import type { Work } from './work.js';
 
@@ -21,6 +22,7 @@ const CHAINS: Record<MountKind, (bench: Bench) => void> = {
   recess: (bench) =>
     ownHoldChain(bench, 'recess', 'On the jaws in its recess', () => inEnd(bench, 'jaws in a recess')),
   dowel: (bench) => ownHoldChain(bench, 'dowel', 'On the dowel in its hole', () => inEnd(bench, 'dowel')),
+  'glued shaft': shaftChain,
   'tape plate': (bench) =>
     ownHoldChain(bench, 'tape', 'On the plate with tape', () => onFace(bench, 'tape disc')),
   collet: colletChain,

@@ -10,6 +10,9 @@ import {
   type SawnForm,
 } from '../../pattern/index.js';
 import type { Cut, SpeedChoice } from '../../turning/index.js';
+import type { Lengths } from '../operation.js';
+import type { Shop } from '../shop.js';
+import type { JoinToMake } from './joinToMake.js';
 
 /** Hardware that goes into a piece or over it. */
 export interface FitIn {
@@ -39,6 +42,19 @@ export interface CoatOn {
   waitMinutes: number;
 }
 
+/** A finished part that this one is glued onto before it is turned, and the stretch by which both are held then. mm */
+export interface ShaftIn {
+  join: JoinToMake;
+  partId: string;
+  elementId: string;
+  /** from the reference end of the part that is turned */
+  x0: number;
+  x1: number;
+  /** the shop when the shaft is made */
+  made: Shop;
+  lengths: Lengths;
+}
+
 /** All that the usual route of one part is made from: what is drawn, what it is made of, how it is held. Lengths mm. */
 export interface Work {
   part: Part;
@@ -50,6 +66,8 @@ export interface Work {
   gap: number;
   /** it is turned wet: how long it takes to dry afterwards as far as that is known, minutes; null where it is dry */
   green: { dries: number | null } | null;
+  /** what it is glued onto, where it is held by that */
+  shaft: ShaftIn | null;
   /** how its centres are found, in words */
   centring: readonly string[];
   /** leg of the corners that are sawn off before roughing; null where they stay */
