@@ -45,4 +45,8 @@ const screens = {
   setupFilesAfterEnv: ['<rootDir>/test/patience.ts'],
 };
 
-export default { projects: [project('core', false), project('server', true), web, screens] };
+/** Jest leaves one core idle unless it is told otherwise: on two that is half of them. */
+export default {
+  maxWorkers: '100%',
+  projects: [project('core', false), project('server', true), web, screens],
+};

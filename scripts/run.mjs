@@ -12,6 +12,17 @@ export function run(command, args, options = {}) {
   });
 }
 
+/** Runs a command to its end; what it said comes with its code. */
+export function runQuietly(command, args) {
+  return new Promise((done) => {
+    const child = spawn(command, args, { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'] });
+    let output = '';
+    for (const from of [child.stdout, child.stderr]) from.on('data', (text) => (output += text));
+    child.on('error', (error) => done({ code: 127, output: error.message }));
+    child.on('close', (code) => done({ code: code ?? 1, output: output.trim() }));
+  });
+}
+
 /** Output of a command, or null when it fails. */
 export function outputOf(command, args, options = {}) {
   const result = spawnSync(command, args, { encoding: 'utf8', ...options });

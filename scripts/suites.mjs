@@ -1,4 +1,5 @@
 import { existsSync, mkdirSync, rmSync } from 'node:fs';
+import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
 import { build, compileServer, generateClient } from './build.mjs';
 import { startCluster } from './cluster.mjs';
@@ -6,23 +7,31 @@ import { freshDatabase, loadDemo, migrate } from './database.mjs';
 import { ensureChromium, ensurePostgres } from './packages.mjs';
 import { DATA, ROOT, say } from './project.mjs';
 import { jestCounts, playwrightCounts } from './report.mjs';
-import { run } from './run.mjs';
+import { run, runQuietly } from './run.mjs';
 import { serve } from './serve.mjs';
 
 const REPORTS = join(ROOT, '.cache', 'reports');
 const TEST_DATA = join(DATA, 'test');
 export const counts = { passed: 0, failed: 0 };
 
-/** One check that either passes or fails, such as lint. */
-async function check(name, command, args, env = process.env) {
-  say(name);
-  try {
-    await run(command, args, { env });
-    counts.passed++;
-  } catch (error) {
-    counts.failed++;
-    say(`${name} FAILED: ${error.message}`);
-  }
+/** One check that either passes or fails, such as lint; what it says is shown when it has ended. */
+async function check([name, command, args]) {
+  const { code, output } = await runQuietly(command, args);
+  say(code === 0 ? name : `${name} FAILED with ${code}`);
+  if (output !== '') console.log(output);
+  if (code === 0) counts.passed++;
+  else counts.failed++;
+}
+
+/** So many checks at a time: each keeps one core busy. */
+const AT_ONCE = Math.max(1, availableParallelism());
+
+async function checks(all) {
+  const open = [...all];
+  const work = async () => {
+    for (let next = open.shift(); next; next = open.shift()) await check(next);
+  };
+  await Promise.all(Array.from({ length: AT_ONCE }, work));
 }
 
 /** A test runner that counts its own tests. */
@@ -37,28 +46,30 @@ async function suite(name, command, args, report, read, env = process.env) {
 
 const npx = (...args) => ['npx', ['--no-install', ...args]];
 
-export async function staticChecks() {
-  await check('type check: core', ...npx('tsc', '-p', 'core/tsconfig.test.json'));
-  await check('type check: server', ...npx('tsc', '-p', 'server/tsconfig.test.json'));
-  await check('type check: web', ...npx('tsc', '-p', 'web'));
-  await check('type check: browser tests', ...npx('tsc', '-p', 'e2e'));
-  await check('lint', ...npx('eslint', '.', '--max-warnings', '0'));
-  await check('format', ...npx('prettier', '--check', '.', '--log-level', 'warn'));
-  await check(
-    'dependency rules',
-    ...npx(
-      'depcruise',
-      '--config',
-      '.dependency-cruiser.mjs',
-      'core/src',
-      'server/src',
-      'web/src',
-      '--output-type',
-      'err',
-    ),
-  );
-  await check('nothing unused', ...npx('knip'));
-}
+/** What is checked without running anything; the longest first, so that none is left alone at the end. */
+export const staticChecks = () =>
+  checks([
+    ['lint', ...npx('eslint', '.', '--max-warnings', '0')],
+    ['type check: web', ...npx('tsc', '-p', 'web')],
+    ['type check: server', ...npx('tsc', '-p', 'server/tsconfig.test.json')],
+    ['type check: core', ...npx('tsc', '-p', 'core/tsconfig.test.json')],
+    ['format', ...npx('prettier', '--check', '.', '--log-level', 'warn')],
+    [
+      'dependency rules',
+      ...npx(
+        'depcruise',
+        '--config',
+        '.dependency-cruiser.mjs',
+        'core/src',
+        'server/src',
+        'web/src',
+        '--output-type',
+        'err',
+      ),
+    ],
+    ['nothing unused', ...npx('knip')],
+    ['type check: browser tests', ...npx('tsc', '-p', 'e2e')],
+  ]);
 
 /** Jest on some of its projects; `only` are parts of the names of test files. */
 async function jestSuite(name, projects, only, env = process.env) {
