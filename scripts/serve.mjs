@@ -2,8 +2,8 @@ import { fork } from 'node:child_process';
 import { join } from 'node:path';
 import { ROOT } from './project.mjs';
 
-/** Runs the built server with web and API until it is stopped; resolves once it listens. */
-export function serve(env, { quiet = false } = {}) {
+/** Runs the built server with web and API until it is stopped; resolves once it listens. The owner of its tables is not known to it. */
+export function serve({ COMPAS_DB_OWNER_URL: _, DATABASE_URL: _owner, ...env }, { quiet = false } = {}) {
   const child = fork(join(ROOT, 'server/dist/main.js'), {
     cwd: ROOT,
     env: { COMPAS_WEB: join(ROOT, 'web/dist'), NODE_ENV: 'production', ...env },

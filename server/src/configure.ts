@@ -1,10 +1,13 @@
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
 import compression from 'compression';
+import type { NextFunction, Request, Response } from 'express';
 import helmet from 'helmet';
 import { SessionStore } from './access/session.js';
 import type { Settings } from './database/settings.js';
 import { ProblemFilter } from './edge/problem.filter.js';
+import { knownHost } from './edge/knownHost.js';
+import { readable } from './edge/readable.js';
 import { sameSite } from './edge/sameSite.js';
 import { validationPipe } from './edge/validation.js';
 
@@ -32,6 +35,13 @@ export function configure(app: NestExpressApplication, settings: Settings): void
     }),
   );
   app.use(compression());
+  app.use(knownHost(settings.hosts));
+  // what a tablet shows to the next person at it is asked for anew; what never changes says so itself
+  app.use('/api', (_request: Request, response: Response, next: NextFunction) => {
+    response.setHeader('cache-control', 'no-store');
+    next();
+  });
+  app.use('/api', readable);
   app.use('/api', sameSite);
   app.use('/api', app.get(SessionStore).handler());
   app.useGlobalPipes(validationPipe());

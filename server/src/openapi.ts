@@ -18,6 +18,7 @@ const settings: Settings = {
   webFolder: null,
   offerDemo: false,
   signUp: 'open',
+  hosts: [],
 };
 const app = await NestFactory.create<NestExpressApplication>(AppModule.with(settings), {
   preview: true,

@@ -113,7 +113,9 @@ describe('a person with two workshops', () => {
     const refused = await owner
       .post('/api/session/workshops')
       .send({ workshop: 'X', timeZone: 'Atlantis/Deep', units: 'mm' })
-      .expect(422);
-    expect(refused.body.detail).toBe('"Atlantis/Deep" is not a time zone. Give one like Europe/Berlin.');
+      .expect(400);
+    expect(refused.body.detail).toBe(
+      'Time zone reads "Atlantis/Deep". No clock here knows that zone. Give it like Europe/Berlin.',
+    );
   });
 });

@@ -157,7 +157,7 @@ describe('bad input', () => {
 
   it('refuses absurd numbers, unknown kinds and missing dimensions', async () => {
     const absurd = await refused((body) => Object.assign(element(body), { length: { mm: 1e9 } }));
-    expect(absurd.body.detail).toBe('Mm is 1000000000. Give 20000 or less.');
+    expect(absurd.body.detail).toBe('Length is 1000000000. Give 20000 or less.');
     const unknown = await refused((body) => Object.assign(element(body), { kind: 'spiral' }));
     expect(unknown.status).toBe(400);
     expect(unknown.body.detail).toContain('Kind is "spiral". Choose one of cylinder');

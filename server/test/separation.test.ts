@@ -131,7 +131,7 @@ describe('row security', () => {
         const eventId = randomUUID();
         await database.query(
           `INSERT INTO events (workshop_id, id, batch_id, piece, at, device, sequence, plan_version, body, made_by, number)
-           SELECT workshop_id, $1, batch_id, number, now(), 'x', 1, 1, '{}', $1, 1 FROM pieces LIMIT 1`,
+           SELECT workshop_id, $1, batch_id, number, now(), 'x', 1, 1, '{}', $1, 900 FROM pieces LIMIT 1`,
           [eventId],
         );
         await database.query(`INSERT INTO readings VALUES ($1, $2, $3, 1, 'start', 32, '32')`, [

@@ -1,6 +1,7 @@
 import { UNITS, type Units } from '@compas/core';
 import { ApiProperty } from '@nestjs/swagger';
 import { ROLES, type Role } from '../database/workshopTransaction.js';
+import { TimeZoneField } from '../edge/days.js';
 import { ChoiceField, IdField, TextField } from '../edge/fields.js';
 
 const EMAIL = { max: 200, min: 3, pattern: /^[^\s@]+@[^\s@]+$/, like: 'name@workshop.example' };
@@ -18,14 +19,14 @@ export class NewPersonDto {
 
 export class NewWorkshopDto {
   @TextField({ max: 80, min: 1 }) workshop: string;
-  @TextField({ max: 60, min: 1, pattern: /^[A-Za-z_]+(\/[A-Za-z_+\-0-9]+)*$/, like: 'Europe/Berlin' })
+  @TimeZoneField()
   timeZone: string;
   @ChoiceField(UNITS) units: Units;
 }
 
 export class NewAccountDto extends NewPersonDto {
   @TextField({ max: 80, min: 1 }) workshop: string;
-  @TextField({ max: 60, min: 1, pattern: /^[A-Za-z_]+(\/[A-Za-z_+\-0-9]+)*$/, like: 'Europe/Berlin' })
+  @TimeZoneField()
   timeZone: string;
   @ChoiceField(UNITS) units: Units;
 }

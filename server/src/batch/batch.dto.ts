@@ -15,6 +15,7 @@ import {
 } from '@compas/core';
 import { ApiProperty } from '@nestjs/swagger';
 import { Type } from 'class-transformer';
+import { DayField, MomentField } from '../edge/days.js';
 import {
   BooleanField,
   ChoiceField,
@@ -28,8 +29,6 @@ import {
 import { OwnWayDto } from '../workshop/ownWay.dto.js';
 import { SchoolsDto } from '../workshop/workshop.dto.js';
 import { SetAsideView } from './event.dto.js';
-
-const DAY = { max: 10, pattern: /^\d{4}-\d{2}-\d{2}$/, like: '2026-03-20' };
 
 /** When and with what set-up one hole is drilled. */
 class DrillChoiceDto {
@@ -69,8 +68,8 @@ class OtherPartDto extends PartChoicesDto {
 /** The choices of a plan that are made for one batch: those for its part, or for the first where whole items are made. */
 export class PlanChoicesDto extends PartChoicesDto {
   @NumberField({ min: 1, max: 2000, whole: true }) pieces: number;
-  @TextField({ max: 16, pattern: /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/, like: '2026-03-02T08:00' }) start: string;
-  @TextField({ ...DAY, nullable: true }) due: string | null;
+  @MomentField() start: string;
+  @DayField({ nullable: true }) due: string | null;
   /** the part that is chosen for; the first when not given */
   @TextField({ max: 60, optional: true }) partId?: string;
   /** choices for the other parts, where whole items are made */

@@ -8,16 +8,8 @@ import {
 } from '@compas/core';
 import { ApiProperty } from '@nestjs/swagger';
 import { plainToInstance } from 'class-transformer';
-import {
-  ArrayMaxSize,
-  ArrayMinSize,
-  IsArray,
-  IsInt,
-  IsISO8601,
-  IsObject,
-  Min,
-  validate,
-} from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsInt, IsObject, Min, validate } from 'class-validator';
+import { InstantField } from '../edge/days.js';
 import {
   BooleanField,
   ChoiceField,
@@ -168,8 +160,7 @@ ChoiceField(EVENT_FORMS)(EventBodyDto.prototype, 'kind');
 class RunEventDto {
   @IdField() id: string;
   @NumberField({ min: 1, max: 100_000, whole: true }) piece: number;
-  @IsISO8601({ strict: true }, { message: 'at is "$value". Give an instant like 2026-03-02T08:00:00.000Z.' })
-  at: string;
+  @InstantField() at: string;
   @TextField({ min: 1, max: 80 }) device: string;
   @NumberField({ min: 0, max: 2_000_000_000, whole: true }) sequence: number;
   @NumberField({ min: 1, max: 100_000, whole: true }) planVersion: number;

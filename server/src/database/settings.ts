@@ -14,6 +14,8 @@ export interface Settings {
   offerDemo: boolean;
   /** who may make an account: anybody, those who are invited, nobody */
   signUp: SignUp;
+  /** further names by which it is reached */
+  hosts: string[];
 }
 
 const SIGN_UPS = ['open', 'invited', 'off'] as const;
@@ -53,5 +55,6 @@ export function settingsFromEnvironment(): Settings {
     webFolder: process.env['COMPAS_WEB'] ?? null,
     offerDemo: offersDemo(process.env['COMPAS_DEMO'], host),
     signUp: signUpOf(process.env['COMPAS_SIGNUP']),
+    hosts: (process.env['COMPAS_HOSTS'] ?? '').split(/[\s,]+/).filter((name) => name !== ''),
   };
 }

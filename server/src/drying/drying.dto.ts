@@ -10,10 +10,10 @@ import {
   TextField,
 } from '../edge/fields.js';
 import { AirDto } from '../workshop/workshop.dto.js';
-import { Day } from '../stock/stock.dto.js';
+import { DayField } from '../edge/days.js';
 
 class WeighingDto {
-  @Day() day: string;
+  @DayField() day: string;
   @NumberField({ min: 1, max: 1_000_000 }) grams: number;
 }
 

@@ -17,6 +17,7 @@ import {
   MaxLength,
   Min,
   MinLength,
+  ValidateIf,
   ValidateNested,
 } from 'class-validator';
 
@@ -25,8 +26,12 @@ interface Presence {
   nullable?: boolean;
 }
 
-const presence = ({ optional, nullable }: Presence): PropertyDecorator[] =>
-  optional || nullable ? [IsOptional()] : [];
+/** What may be left out is left out, not given as nothing; what may be nothing says so. */
+const presence = ({ optional, nullable }: Presence): PropertyDecorator[] => {
+  if (optional && nullable) return [IsOptional()];
+  if (optional) return [ValidateIf((_, value) => value !== undefined)];
+  return nullable ? [ValidateIf((_, value) => value !== null)] : [];
+};
 const required = ({ optional }: Presence) => ({ required: !optional });
 
 /** Text of a limited length. */
@@ -145,6 +150,7 @@ export const ListField = (type: Nested, o: { max: number; kinds?: Kinds } & Pres
     ...presence(o),
     IsArray({ message: '$property is missing. Give it as a list.' }),
     ArrayMaxSize(o.max, { message: `$property has too many entries. At most ${o.max} are taken.` }),
+    IsObject({ each: true, message: 'each entry of $property must be a group of fields.' }),
     ValidateNested({ each: true }),
     typed(type, o.kinds),
   );

@@ -17,6 +17,7 @@ const TITLES: Record<number, string> = {
   404: 'Not found',
   409: 'Somebody was faster',
   413: 'Too large',
+  421: 'Not by that name',
   422: 'Something in it cannot be right',
   429: 'Too many tries',
   503: 'Not now',

@@ -1,7 +1,6 @@
 import { ApiProperty } from '@nestjs/swagger';
+import { DayField } from '../edge/days.js';
 import { BooleanField, ChoiceField, IdField, ListField, NumberField, TextField } from '../edge/fields.js';
-
-const DAY = { max: 10, pattern: /^\d{4}-\d{2}-\d{2}$/, like: '2026-03-20' };
 
 /** A line as it is written down: what is wanted, and how many. */
 export class WantedLineDto {
@@ -15,7 +14,7 @@ export class WantedLineDto {
 
 export class NewOrderDto {
   @TextField({ min: 1, max: 80 }) customer: string;
-  @TextField({ ...DAY, nullable: true }) due: string | null;
+  @DayField({ nullable: true }) due: string | null;
   @ApiProperty({ type: [WantedLineDto] })
   @ListField(() => WantedLineDto, { max: 100 })
   lines: WantedLineDto[];

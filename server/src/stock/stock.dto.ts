@@ -18,6 +18,7 @@ import {
 } from '@compas/core';
 import { ApiProperty } from '@nestjs/swagger';
 import { Type } from 'class-transformer';
+import { DayField } from '../edge/days.js';
 import {
   BooleanField,
   ChoiceField,
@@ -32,8 +33,6 @@ import { DimensionDto } from '../edge/dimension.dto.js';
 
 const Length = () => ObjectField(() => DimensionDto);
 const Place = () => NumberField({ min: -20_000, max: 20_000 });
-const DAY = { max: 10, pattern: /^\d{4}-\d{2}-\d{2}$/, like: '2026-03-20' };
-export const Day = (o: { nullable?: boolean } = {}) => TextField({ ...DAY, ...o });
 
 class PriceDto {
   @NumberField({ min: 0, max: 100_000_000, whole: true }) minor: number;
@@ -93,7 +92,7 @@ class LogDto extends WoodDto {
   @Length() length: DimensionDto;
   @ObjectField(() => PithDto) pith: PithDto;
   @Length() sapwood: DimensionDto;
-  @Day({ nullable: true }) felled: string | null;
+  @DayField({ nullable: true }) felled: string | null;
 }
 class BlankDto extends WoodDto {
   @ChoiceField(BLANK_FORMS) form: BlankForm;
@@ -104,8 +103,8 @@ class BlankDto extends WoodDto {
 class ConsumableDto extends StockBodyDto {
   @ChoiceField(CONSUMABLE_KINDS) what: ConsumableKind;
   @ChoiceField(CONSUMABLE_UNITS) unit: ConsumableUnit;
-  @Day({ nullable: true }) opened: string | null;
-  @Day({ nullable: true }) expires: string | null;
+  @DayField({ nullable: true }) opened: string | null;
+  @DayField({ nullable: true }) expires: string | null;
 }
 
 const KINDS = {

@@ -20,6 +20,7 @@ import {
   TURNING_STAGES,
   type TurningStage,
 } from '@compas/core';
+import { InstantField } from '../edge/days.js';
 import {
   BooleanField,
   ChoiceField,
@@ -162,7 +163,7 @@ export class OwnWayDto {
   decides: DecisionDto;
   @TextField({ max: 300 }) why: string;
   @TextField({ max: 80 }) by: string;
-  @TextField({ max: 30, pattern: /^\d{4}-\d{2}-\d{2}T[\d:.]+Z$/, like: '2026-03-02T08:00:00.000Z' })
+  @InstantField()
   at: string;
 }
 

@@ -28,6 +28,7 @@ import {
   type Workshop,
 } from '@compas/core';
 import { ApiProperty } from '@nestjs/swagger';
+import { TimeZoneField } from '../edge/days.js';
 import {
   BooleanField,
   ChoiceField,
@@ -161,7 +162,7 @@ class WindowDto {
   @Minutes(1440) to: number;
 }
 class HoursDto {
-  @TextField({ min: 1, max: 60 }) timeZone: string;
+  @TimeZoneField() timeZone: string;
   @ListField(() => WindowDto, { max: 40 }) windows: WindowDto[];
 }
 class AllowancesDto {
