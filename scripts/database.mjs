@@ -6,7 +6,8 @@ import { run } from './run.mjs';
 const APP_ROLE = 'compas_app';
 const OWNER_ROLE = 'compas_owner';
 
-async function asAdministrator(url, work) {
+/** Does something with a connection of its own. */
+export async function asAdministrator(url, work) {
   const { default: pg } = await import('pg');
   const client = new pg.Client({ connectionString: url });
   try {

@@ -10,6 +10,7 @@ import { SettingsModule } from './database/settings.module.js';
 import { DryingModule } from './drying/drying.module.js';
 import { FilesModule } from './files/files.module.js';
 import { HardwareModule } from './hardware/hardware.module.js';
+import { BackupController } from './health/backup.controller.js';
 import { HealthController } from './health/health.controller.js';
 import { OrderModule } from './order/order.module.js';
 import { PatternModule } from './pattern/pattern.module.js';
@@ -36,7 +37,7 @@ export class AppModule {
         OrderModule,
         FilesModule,
       ],
-      controllers: [HealthController],
+      controllers: [HealthController, BackupController],
     };
   }
 }

@@ -7,6 +7,7 @@ import { Routes1796000000005 } from './migrations/5-routes.js';
 import { Items1796000000006 } from './migrations/6-items.js';
 import { Orders1796000000007 } from './migrations/7-orders.js';
 import { DemoDoor1796000000008 } from './migrations/8-demoDoor.js';
+import { Backups1796000000009 } from './migrations/9-backups.js';
 
 export const MIGRATIONS = [
   Foundation1772000000001,
@@ -17,6 +18,7 @@ export const MIGRATIONS = [
   Items1796000000006,
   Orders1796000000007,
   DemoDoor1796000000008,
+  Backups1796000000009,
 ];
 
 /**

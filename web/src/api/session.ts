@@ -17,6 +17,11 @@ export const membersQuery = queryOptions({
   queryFn: () => ask('get', '/api/members'),
 });
 
+export const lastBackupQuery = queryOptions({
+  queryKey: ['last-backup'],
+  queryFn: () => ask('get', '/api/health/backup'),
+});
+
 export const signIn = (body: Schemas['SignInDto']) => ask('post', '/api/session', { body });
 
 export const enterDemo = () => ask('post', '/api/session/demo');

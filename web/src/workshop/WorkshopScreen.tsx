@@ -17,6 +17,7 @@ import {
   mandrelKind,
   toolKind,
 } from './columns.js';
+import { BackupSection } from './BackupSection.js';
 import { BitsSection } from './BitsSection.js';
 import { EquipmentTable } from './EquipmentTable.js';
 import { GaugesSection } from './GaugesSection.js';
@@ -74,6 +75,7 @@ const SECTIONS: { path: string; word: string; body: (props: SectionProps) => Rea
   { path: 'hours', word: 'Hours', body: (p) => <HoursSection {...p} /> },
   { path: 'habits', word: 'Habits', body: (p) => <HabitsSection {...p} /> },
   { path: 'members', word: 'Members', body: () => <MembersSection /> },
+  { path: 'backup', word: 'Backup', body: () => <BackupSection /> },
 ];
 
 function Editing({ there }: { there: WorkshopDetail }) {
