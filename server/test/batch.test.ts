@@ -7,6 +7,7 @@ import {
   newBatch,
   newOwner,
   newPattern,
+  stopper,
   openApp,
   snapshotAt,
   type Visitor,
@@ -149,6 +150,17 @@ describe('a batch', () => {
     const again = await owner.post(`/api/batches/${batch.id}/plans`).send({ ...choices(), mount: 'chuck' });
     expect(again.status).toBe(422);
     expect((await owner.get(`/api/batches/${batch.id}`)).body).toMatchObject({ planVersion: 1 });
+  });
+
+  it('has two thousand pieces at most, of all its parts together', async () => {
+    const body = stopper();
+    body.parts[0].perItem = 100;
+    const pattern = await newPattern(owner, body);
+    const asked = { ...choices(21), patternId: pattern.id, revision: 1, name: 'B', customer: 'C' };
+    const answer = await owner.post('/api/batches').send(asked).expect(422);
+    expect((answer.body as { detail: string }).detail).toBe(
+      '21 items are 2100 pieces. A batch has 2000 at most: make 20 items, then another batch.',
+    );
   });
 
   it('is refused for a revision that does not exist', async () => {

@@ -132,6 +132,9 @@ function byOperation(bench: Bench, batch: Batch, steps: readonly Step[]): void {
 const isOpen = (batch: Batch, step: Step, piece: BatchPiece): boolean =>
   concerns(step, piece) && batch.done[piece.blank]?.has(step.id) !== true;
 
+/** So many finished pieces may stand among the open ones before they are sorted out. */
+const FINISHED_AMONG = 16;
+
 /** The first piece that can go on goes on; when all wait, the one whose wait ends first. */
 function byPiece(bench: Bench, batch: Batch, steps: readonly Step[]): void {
   const at = batch.pieces.map(() => 0);
@@ -141,17 +144,24 @@ function byPiece(bench: Bench, batch: Batch, steps: readonly Step[]): void {
     at[piece.piece - 1] = i;
     return steps[i];
   };
+  // pieces that still have a step; those that are finished are not gone through again and again
+  let open = batch.pieces;
   for (;;) {
     let chosen: { piece: BatchPiece; step: Step } | null = null;
     let soonest = Infinity;
-    for (const piece of batch.pieces) {
+    let finished = 0;
+    for (const piece of open) {
       const step = nextOf(piece);
-      if (!step) continue;
+      if (!step) {
+        finished++;
+        continue;
+      }
       const ready = readyAt(batch, step, piece);
       if (ready < soonest || ready <= bench.free) [chosen, soonest] = [{ piece, step }, ready];
       if (ready <= bench.free) break;
     }
     if (!chosen) return;
+    if (finished > FINISHED_AMONG) open = open.filter((piece) => nextOf(piece) !== undefined);
     work(bench, batch, chosen.step, chosen.piece);
   }
 }

@@ -7,7 +7,8 @@ import { holeProblems } from './hole.js';
 import { hollowProblems } from './hollow.js';
 import { ringProblems } from './ring.js';
 import { joinSides } from './joins.js';
-import { outlineOf } from './outline.js';
+import { outlineOf, type Outline } from './outline.js';
+import { widestOf } from './radius.js';
 import { ELEMENT_KINDS } from './kinds/elementKinds.js';
 import type { Part, PatternBody, Turning } from './pattern.js';
 
@@ -30,7 +31,51 @@ const MUST_BE_ABOVE_ZERO: ReadonlySet<DimensionKey> = new Set([
 
 /** All that keeps a pattern from being made, in sentences; an empty list when it can be made. */
 export function checkPattern(body: PatternBody): PatternProblem[] {
+  const tooMuch = body.parts.flatMap(countProblems);
+  // what is too much to be drawn is not drawn to find more
+  if (tooMuch.length > 0) return tooMuch;
   return [...idProblems(body), ...body.parts.flatMap(partProblems), ...linkProblems(body)];
+}
+
+/** What a lathe of the trade takes, mm, and how finely a part is drawn: more than that is a slip, and takes minutes to plan. */
+const LONGEST = 6_000;
+const WIDEST = 1_000;
+const MOST_ELEMENTS = 200;
+const MOST_POINTS = 400;
+
+/** Rows are counted as often as they are repeated. */
+function countProblems(part: Part): PatternProblem[] {
+  const all = [...part.turnings, ...(part.hollows ?? [])].flatMap((t) => t.elements);
+  const counted = (of: (element: Element) => number): number =>
+    all.reduce(
+      (sum, e) =>
+        sum + (e.kind === 'repeat' ? e.times * e.elements.reduce((n, within) => n + of(within), 0) : of(e)),
+      0,
+    );
+  const elements = counted(() => 1);
+  const points = counted((e) => (e.kind === 'fair' ? e.points.length : 0));
+  const most = (what: string, count: number, limit: number) =>
+    count <= limit
+      ? []
+      : [
+          {
+            partId: part.id,
+            why: `${part.name}: ${count} ${what}, rows counted out. Draw it with ${limit} or fewer.`,
+          },
+        ];
+  return [...most('elements', elements, MOST_ELEMENTS), ...most('points of curves', points, MOST_POINTS)];
+}
+
+function sizeProblems(part: Part, outline: Outline): PatternProblem[] {
+  const across = widestOf(outline).diameter;
+  return [
+    ...(outline.length > LONGEST
+      ? [`${part.name} is ${len(outline.length)} long. No lathe here takes more than ${len(LONGEST)}.`]
+      : []),
+    ...(across > WIDEST
+      ? [`${part.name} is ${len(across)} across. No lathe here takes more than ${len(WIDEST)}.`]
+      : []),
+  ].map((why) => ({ partId: part.id, why }));
 }
 
 function partProblems(part: Part): PatternProblem[] {
@@ -46,7 +91,7 @@ function partProblems(part: Part): PatternProblem[] {
 function turningProblems(part: Part, turning: Turning): PatternProblem[] {
   const outline = outlineOf(turning);
   const problems = turning.elements.flatMap((element) => elementProblems(part, element));
-  problems.push(...outline.problems.map((p) => ({ partId: part.id, ...p })));
+  problems.push(...outline.problems.map((p) => ({ partId: part.id, ...p })), ...sizeProblems(part, outline));
   if (outline.length <= 0)
     problems.push({ partId: part.id, why: `${part.name} has no length yet. Add an element to begin.` });
   if (turning.elements.filter((e) => e.takesUp).length > 1)

@@ -93,12 +93,18 @@ function grips({ chucks }: Workshop): WorkshopProblem[] {
   );
 }
 
+/** Shorter spans are slips, and a schedule would go through them one by one. Minutes */
+const LEAST_SPAN = 5;
+
 function hours({ hours }: Workshop): WorkshopProblem[] {
   return hours.windows
-    .filter((w) => w.from >= w.to)
+    .filter((w) => w.to - w.from < LEAST_SPAN)
     .map((w) => ({
       field: 'hours.windows',
-      why: `A working span on day ${w.weekday} ends before it begins.`,
+      why:
+        w.to <= w.from
+          ? `A working span on day ${w.weekday} ends before it begins.`
+          : `A working span on day ${w.weekday} is shorter than ${LEAST_SPAN} minutes: nothing is done in it.`,
     }));
 }
 

@@ -21,6 +21,18 @@ describe('a new workshop', () => {
 });
 
 describe('contradictions', () => {
+  it('a working span that ends before it begins, or in which nothing is done', () => {
+    const span = (from: number, to: number) => changed((w) => (w.hours.windows = [{ weekday: 1, from, to }]));
+    expect(span(480, 480 + 5)).toEqual([]);
+    for (const [from, to] of [
+      [480, 480],
+      [720, 480],
+      [480, 480 + 1e-9],
+      [480, 484.9],
+    ] as const)
+      expect(span(from, to)).toEqual(['hours.windows']);
+  });
+
   it('a lathe whose fastest is its slowest, or that has no speed', () => {
     expect(changed((w) => (w.lathe.drive = { kind: 'range', slowest: 900, fastest: 900 }))).toEqual([
       'lathe.drive.fastest',

@@ -42,7 +42,7 @@ import { PieceSummaries } from './pieceSummaries.js';
 import { keptPlan } from './refill.js';
 import { PiecesUnderWay } from './piecesUnderWay.js';
 import { PlanVersionEntity } from './planVersion.entity.js';
-import { refuseUnknownParts, refuseUnmade, refuseUnreasoned } from './refusals.js';
+import { refuseTooMany, refuseUnknownParts, refuseUnmade, refuseUnreasoned } from './refusals.js';
 
 const COLUMNS = `b.id, b.name, coalesce(o.customer, 'stock') AS customer, to_char(o.due, 'YYYY-MM-DD') AS due, b.pattern_id AS "patternId", p.name AS "patternName", b.revision,
   b.pieces, b.lots, b.plan_version AS "planVersion", b.put_away_at IS NOT NULL AS "putAway"`;
@@ -273,6 +273,7 @@ export class BatchService {
       schools: { ...dto.schools },
     };
     refuseUnreasoned(inputs.order);
+    refuseTooMany(inputs.order, pattern);
     const snapshot = snapshotOf(inputs);
     refuseUnmade(snapshot.plan);
     return snapshot;

@@ -1,4 +1,4 @@
-import { unreasoned, type PatternBody, type Plan, type PlanOrder } from '@compas/core';
+import { partsOrdered, type PatternBody, type Plan, type PlanOrder, unreasoned } from '@compas/core';
 import { Problem } from '../edge/problem.js';
 import type { PlanChoicesDto } from './batch.dto.js';
 
@@ -11,6 +11,21 @@ export function refuseUnknownParts({ partId, others = [] }: PlanChoicesDto, { pa
     {
       field: unknown === partId ? 'partId' : 'others',
       why: `The pattern has no part “${unknown}”, or it is given twice. Its parts are ${parts.map((p) => p.id).join(', ')}.`,
+    },
+  ]);
+}
+
+/** More pieces than a shop makes in one go are a slip, or several batches. */
+const MOST_PIECES = 2_000;
+
+/** Each item has so many of each part: what is ordered is held against what would be made. */
+export function refuseTooMany(order: PlanOrder, pattern: PatternBody): void {
+  const each = partsOrdered(pattern, order).reduce((sum, { part }) => sum + part.perItem, 0);
+  if (order.pieces * each <= MOST_PIECES) return;
+  throw Problem.unusable([
+    {
+      field: 'pieces',
+      why: `${order.pieces} items are ${order.pieces * each} pieces. A batch has ${MOST_PIECES} at most: make ${Math.max(1, Math.floor(MOST_PIECES / each))} items, then another batch.`,
     },
   ]);
 }

@@ -3,10 +3,10 @@ import { MIGRATIONS } from './ownerDataSource.js';
 import { giveRights } from './rights.js';
 
 /** Whoever prepares the database holds this lock: two first starts at once follow one another. */
-export const PREPARING = 1_796_000_001;
+const PREPARING = 1_796_000_001;
 
 /** Where the old lies while a backup is put back; it is gone when that has succeeded. */
-export const BEFORE_RESTORE = 'before_restore';
+const BEFORE_RESTORE = 'before_restore';
 
 /**
  * The database as this build wants it: whatever is missing is made, and the application has its rights.

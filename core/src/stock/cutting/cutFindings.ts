@@ -57,6 +57,9 @@ function demandFindings(demand: CutDemand, { stock, sawing }: CutInput): Finding
 const nearest = (stock: readonly CutStock[], size: (s: CutStock) => number): CutStock =>
   stock.reduce((a, b) => (size(b) > size(a) ? b : a));
 
+/** So many faults of a layout are said: whoever sees them draws it anew. */
+const MOST_SAID = 8;
+
 /** What is wrong with a layout that is to be recorded: outside, overlapping, in unusable wood, too thick. */
 export function layoutProblems(
   cut: BoardCut,
@@ -67,14 +70,25 @@ export function layoutProblems(
   const wanted = new Map(demand.map((d) => [d.id, d]));
   return [
     ...cut.blanks.flatMap((b) => blankProblems(b, stock, wanted.get(b.demandId), sawing)),
-    ...cut.blanks.flatMap((a, i) =>
-      cut.blanks
-        .slice(i + 1)
-        .filter((b) => overlap(a, b))
-        .map((b) => `Two blanks of ${stock.label} overlap at ${len(Math.max(a.x, b.x))} along it.`),
+    ...overlapsOf(cut.blanks).map(
+      ([a, b]) => `Two blanks of ${stock.label} overlap at ${len(Math.max(a.x, b.x))} along it.`,
     ),
     ...offcutProblems(cut, stock),
-  ];
+  ].slice(0, MOST_SAID);
+}
+
+/** Pairs of blanks that lie on one another, no more of them than are said: in their order along the board. */
+function overlapsOf(blanks: readonly PlacedBlank[]): [PlacedBlank, PlacedBlank][] {
+  const along = [...blanks].sort((a, b) => a.x - b.x);
+  const found: [PlacedBlank, PlacedBlank][] = [];
+  for (const [i, a] of along.entries())
+    for (let j = i + 1; j < along.length && found.length < MOST_SAID; j++) {
+      const b = along[j];
+      // none that begins later reaches back to it
+      if (!b || b.x >= a.x + a.length - SLACK) break;
+      if (overlap(a, b)) found.push([a, b]);
+    }
+  return found;
 }
 
 function offcutProblems(cut: BoardCut, stock: CutStock): string[] {

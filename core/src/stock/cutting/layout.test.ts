@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { newWorkshop, sawingOf } from '../../workshop/index.js';
 import { cutFigures, layoutProblems, type CutPlan, type CutStock } from '../index.js';
 
@@ -55,6 +56,32 @@ describe('a layout that is to be recorded', () => {
       offcuts: [{ x: 100, y: 43, length: 200, width: 40, thickness: 40, pieces: 1, round: false }],
     };
     expect(said(over)).toContain('over a blank');
+  });
+
+  it('is refused where two lie on one another, wherever they are listed, and only then', () => {
+    const wide = board('x', { length: 3_000, width: 400 });
+    const place = fc.record({
+      x: fc.integer({ min: 0, max: 2_850 }),
+      y: fc.integer({ min: 0, max: 360 }),
+    });
+    fc.assert(
+      fc.property(fc.array(place, { maxLength: 14 }), (places) => {
+        const blanks = places.map((p) => ({ demandId: 'a', ...p, length: 150, width: 40, layers: 1 }));
+        const apart = (a: number, b: number, size: number) => Math.abs(a - b) >= size;
+        const meet = places.some((a, i) =>
+          places.some((b, j) => j > i && !apart(a.x, b.x, 150) && !apart(a.y, b.y, 40)),
+        );
+        const found = layoutProblems({ ...cut(0, 0), blanks }, wide, demand, sawing);
+        expect(found.some((why) => why.includes('overlap'))).toBe(meet);
+      }),
+    );
+  });
+
+  it('of thousands on one spot says a few of them, at once', () => {
+    const blanks = Array.from({ length: 3_000 }, () => ({ ...cut(0, 43).blanks[0]! }));
+    const found = layoutProblems({ ...cut(0, 43), blanks }, stock, demand, sawing);
+    expect(found).toHaveLength(8);
+    expect(new Set(found)).toEqual(new Set(['Two blanks of x overlap at ⟦0⟧ along it.']));
   });
 });
 
