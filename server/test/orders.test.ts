@@ -154,6 +154,18 @@ describe('an order', () => {
       .send({ events: [lost] })
       .expect(200);
     expect((await shown(id)).lines).toMatchObject([{ coming: 1, short: 1 }]);
+    // it was good after all; then it was not
+    const again = event(2, { kind: 'rejected', stepId: step.id, cause: 'A shake' });
+    for (const [said, line] of [
+      [event(2, { kind: 'spared', eventId: lost.id }), { coming: 2, short: 0 }],
+      [again, { coming: 1, short: 1 }],
+    ] as const) {
+      await owner
+        .post(`/api/batches/${batch.id}/events`)
+        .send({ events: [said] })
+        .expect(200);
+      expect((await shown(id)).lines).toMatchObject([line]);
+    }
     await owner
       .post(`/api/batches/${batch.id}/spares`)
       .send({ partId: batch.lots[0]!.partId, count: 1 })

@@ -214,6 +214,30 @@ describe('progress', () => {
     });
   });
 
+  it('takes a rejection back, whichever of the two comes first by the clocks', () => {
+    const rejected = event(1, 6, { kind: 'rejected', stepId: 'turn', cause: 'split' });
+    for (const minute of [9, 2]) {
+      const spared = event(1, minute, { kind: 'spared', eventId: rejected.id });
+      for (const events of [
+        [rejected, spared],
+        [spared, rejected],
+      ]) {
+        expect(progressOf(lots(1), events, steps).pieces[0]!.rejected).toBeNull();
+        expect(nextAction(steps, progressOf(lots(1), events, steps), 'by-piece', t0)).toMatchObject({
+          kind: 'do',
+          piece: 1,
+          step: { id: 'glue' },
+        });
+      }
+      // another rejection is not taken back with it
+      const again = event(1, 30, { kind: 'rejected', stepId: 'turn', cause: 'a knot' });
+      expect(progressOf(lots(1), [rejected, spared, again], steps).pieces[0]!.rejected).toMatchObject({
+        eventId: again.id,
+        cause: 'a knot',
+      });
+    }
+  });
+
   it('takes a step up again that was called done by mistake', () => {
     const events = [
       event(1, 0, { kind: 'done', stepId: 'glue' }),
@@ -256,6 +280,11 @@ describe('progress', () => {
         (f) => f.id,
       ),
     ).toEqual(['run.rejected.2']);
+    // and nothing is found any more when it was good after all
+    const spared = event(2, 3, { kind: 'spared', eventId: rejected.id });
+    expect(
+      contradictions(steps, lots(3), [rejected, event(2, 2, { kind: 'done', stepId: 'glue' }), spared]),
+    ).toEqual([]);
   });
 });
 

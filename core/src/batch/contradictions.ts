@@ -1,5 +1,6 @@
 import type { Finding } from '../measure/index.js';
 import type { RunEvent } from './event.js';
+import { rejections } from './rejections.js';
 import type { Step } from '../route/index.js';
 import { batchPieces, concerns, type BatchPiece, type Lot } from './lots.js';
 
@@ -38,10 +39,11 @@ function joinedWrong(
 ): Finding[] {
   const findings: Finding[] = [];
   const taken = new Map<number, RunEvent>();
+  const standing = rejections(events);
   const rejected = new Set<number>();
   for (const event of events) {
     const { piece, body, device } = event;
-    if (body.kind === 'rejected') rejected.add(piece);
+    if (standing.has(event.id)) rejected.add(piece);
     if (body.kind === 'reopened')
       for (const [n, by] of taken)
         if (by.piece === piece && by.body.kind === 'joined' && by.body.stepId === body.stepId)
@@ -84,7 +86,8 @@ function openSteps(
   mates: readonly BatchPiece[],
   events: readonly RunEvent[],
 ): ReadonlyMap<string, Step> {
-  const gone = new Set(events.flatMap(({ piece, body }) => (body.kind === 'rejected' ? [piece] : [])));
+  const standing = rejections(events);
+  const gone = new Set(events.flatMap(({ id, piece }) => (standing.has(id) ? [piece] : [])));
   const made = mates.filter((p) => !gone.has(p.piece));
   return new Map(
     steps.flatMap((step) => {
@@ -96,7 +99,8 @@ function openSteps(
 }
 
 function afterRejection(piece: number, events: RunEvent[]): Finding[] {
-  const at = events.findIndex((e) => e.body.kind === 'rejected');
+  const standing = rejections(events);
+  const at = events.findIndex((e) => standing.has(e.id));
   const later =
     at < 0
       ? undefined

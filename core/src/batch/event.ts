@@ -23,6 +23,8 @@ export type RunEventBody =
   | { kind: 'tried'; stepId: string; fits: boolean; note: string }
   | { kind: 'overridden'; stepId: string; why: string }
   | { kind: 'rejected'; stepId: string; cause: string }
+  /** a rejection that was a mistake: the piece goes on from where it was */
+  | { kind: 'spared'; eventId: string }
   /** something worth knowing, in words or with a shrunken photo as data URL */
   | { kind: 'noted'; stepId: string; words: string; photo?: string }
   /** pieces that become one item with the piece it is recorded on, by their numbers */

@@ -11,7 +11,7 @@ export interface PieceProgress extends BatchPiece {
   tried: Map<string, boolean>;
   /** acceptance check → whether it held when it was last made */
   checked: Map<string, boolean>;
-  rejected: { stepId: string; cause: string; at: string } | null;
+  rejected: { eventId: string; stepId: string; cause: string; at: string } | null;
   /** places in its blank where nothing is made any more: what was to be done there holds nothing up */
   given: Set<number>;
   /** sizes that it keeps as they came out, by station, mm */

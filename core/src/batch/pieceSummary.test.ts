@@ -84,7 +84,7 @@ describe('a piece in sum', () => {
   it('has nothing left when all is done, or when it was rejected', () => {
     const all = { turn: 0, glue: 0, sand: 0, oil: 0 };
     expect(summed(all)).toMatchObject({ stepsDone: 4, rejected: false, step: null });
-    const rejected = { stepId: 'glue', cause: 'a crack', at: '' };
+    const rejected = { eventId: 'e', stepId: 'glue', cause: 'a crack', at: '' };
     expect(summed({ turn: 0 }, { rejected })).toMatchObject({ stepsDone: 1, rejected: true, step: null });
   });
 });

@@ -1,3 +1,4 @@
+import { rejections } from './rejections.js';
 import type { RunEvent } from './event.js';
 import type { OrderLock, Step } from '../route/index.js';
 import { failedIn } from './failing.js';
@@ -38,7 +39,9 @@ export function progressOf(
 ): BatchProgress {
   const progress: BatchProgress = { pieces: emptyPieces(lots, steps), readings: [], hands: new Map() };
   const known = new Map(steps.map((s) => [s.id, s]));
-  for (const event of inOrder(events)) play(progress, event, known);
+  const standing = rejections(events);
+  for (const event of inOrder(events))
+    if (event.body.kind !== 'rejected' || standing.has(event.id)) play(progress, event, known);
   for (const piece of progress.pieces) if (piece.rejected !== null) piece.given.add(piece.place);
   const partners = partnersOf(progress.pieces, steps);
   for (const piece of progress.pieces) piece.partners = partners.get(piece.piece) ?? NOBODY;
@@ -137,7 +140,10 @@ function play(
       state.overridden.add(body.stepId);
       return;
     case 'rejected':
-      state.rejected = { stepId: body.stepId, cause: body.cause, at };
+      state.rejected = { eventId: id, stepId: body.stepId, cause: body.cause, at };
+      return;
+    case 'spared':
+      // what it takes back is not played at all
       return;
     case 'noted':
       state.notes.push({

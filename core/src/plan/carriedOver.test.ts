@@ -77,7 +77,7 @@ describe('a piece under way, in a plan made anew', () => {
 
   it('is left alone where it was rejected, nobody has begun it, or its plan knows no wood', () => {
     const [one, ...others] = progress({ 1: upTo(neck) });
-    const rejected = { ...one!, rejected: { stepId: 'x', cause: 'check', at: '' } };
+    const rejected = { ...one!, rejected: { eventId: 'e', stepId: 'x', cause: 'check', at: '' } };
     expect(carriedOver(before, thinner.after, thinner.part, [rejected, ...others])).toEqual([]);
     const bare = before.map(({ operation: _, ...step }) => step);
     expect(carriedOver(bare, thinner.after, thinner.part, [one!])).toEqual([]);

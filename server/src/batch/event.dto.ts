@@ -93,6 +93,10 @@ class RejectedDto extends EventBodyDto implements Of<'rejected'> {
   @StepId() stepId: string;
   @Words(1) cause: string;
 }
+class SparedDto extends EventBodyDto implements Of<'spared'> {
+  declare kind: 'spared';
+  @IdField() eventId: string;
+}
 class JoinedDto extends EventBodyDto implements Of<'joined'> {
   declare kind: 'joined';
   @StepId() stepId: string;
@@ -149,6 +153,7 @@ const EVENT_FORMS = {
   tried: TriedDto,
   overridden: OverriddenDto,
   rejected: RejectedDto,
+  spared: SparedDto,
   joined: JoinedDto,
   noted: NotedDto,
   mended: MendedDto,

@@ -176,6 +176,7 @@ export function StepWork(props: StepWorkProps) {
       >
         <Note step={step} record={record} />
         {props.back}
+        {state.rejected && <TakeRejectionBack rejected={state.rejected} record={record} />}
         {state.done.has(step.id) && !state.rejected && (
           <button
             type="button"
@@ -187,6 +188,25 @@ export function StepWork(props: StepWorkProps) {
         )}
       </RunBar>
     </>
+  );
+}
+
+/** Rejected by mistake: the piece goes on from where it was. */
+function TakeRejectionBack({
+  rejected,
+  record,
+}: {
+  rejected: NonNullable<PieceProgress['rejected']>;
+  record: StepWorkProps['record'];
+}) {
+  return (
+    <button
+      type="button"
+      className="run-quiet"
+      onClick={() => void record({ kind: 'spared', eventId: rejected.eventId })}
+    >
+      It is good after all
+    </button>
   );
 }
 

@@ -82,6 +82,19 @@ describe('items at the lathe', () => {
     expect(screen.getByText('Spins on a plate')).toBeTruthy();
   });
 
+  it('go on with a piece that was rejected by mistake', async () => {
+    const { user } = atTheLathe([
+      ...whole(1, 2, 3),
+      recorded(4, { kind: 'rejected', stepId: 'part2/rough:round', cause: 'a knot' }),
+    ]);
+    await user.click(await screen.findByRole('button', { name: 'Body 2, rejected' }));
+    await user.click(screen.getByRole('button', { name: 'It is good after all' }));
+    // it is as it was, with its steps before it
+    expect(await screen.findByRole('button', { name: /^Body 2, (?!rejected)/ })).toBeTruthy();
+    expect(screen.queryByText(/■ Rejected/)).toBeNull();
+    expect(screen.getByRole('button', { name: /^Done/ })).toBeTruthy();
+  });
+
   it('take a spare for a piece that was rejected', async () => {
     const { user, asked, batch } = atTheLathe([
       ...whole(1, 2, 3),
