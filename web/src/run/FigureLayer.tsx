@@ -26,7 +26,8 @@ export function FigureLayer({ figure, standing }: { figure: KeyFigure; standing:
   const lens = lensOf(frame, standing);
   // beside the enlarged place it is narrower, and goes as far down as the wood
   const height = beside ? room.height : lens ? frame.up(standing?.most ?? 0) - y - EDGE : room.above;
-  const width = beside ? room.width : (lens?.x ?? frame.width) - 2 * x;
+  // where the work leaves more room than was kept, the place it is measured from stands in one line
+  const width = beside ? Math.max(room.width, frame.width - x - EDGE) : (lens?.x ?? frame.width) - 2 * x;
   // the line leads from the place to the edge of the figure
   const to = beside
     ? `M${place ?? 0},${frame.axis - 8} V${Math.max(14, y - 6)} H${x}`
