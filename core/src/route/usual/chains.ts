@@ -2,8 +2,8 @@ import { len } from '../../measure/index.js';
 import { PART_ENDS, type PartEnd } from '../../pattern/index.js';
 import type { Grip } from '../shop.js';
 import type { Bench } from './bench.js';
-import { cutFree, finishOff, nib, nibBetween, sawNib } from './ends.js';
-import { hollowEnd, refuseHollow } from './hollows.js';
+import { cutFree, finishOff, freeTail, nib, nibBetween, sawNib } from './ends.js';
+import { refuseHollow } from './hollows.js';
 import { betweenCentres, centre, fixtures, furtherAxis, holdIt, liveCentre } from './holds.js';
 import { each, MINUTES } from './minutes.js';
 import { NoWay } from './noWay.js';
@@ -237,7 +237,7 @@ function partOff(bench: Bench): void {
 
 /** Surface while the tail still holds; then the end at the tail is finished without it. */
 function endWithoutTail(bench: Bench): void {
-  const { work, lie, writer } = bench;
+  const { lie } = bench;
   refuseHollow(
     bench,
     lie.drive,
@@ -245,13 +245,6 @@ function endWithoutTail(bench: Bench): void {
     'Turn it end for end in the way of holding.',
   );
   surface(bench);
-  if (work.mount.tailstock !== null) writer.tailAway('Tailstock away', undefined, each(MINUTES.tail));
-  if (bench.waste(lie.tail) > 1e-6)
-    cutFree(bench, lie.tail, {
-      title: 'Cut the waste at the tail away',
-      words: ['Light cuts to the middle; what is beyond falls. Sand the end before the finish.'],
-      tool: 'skew',
-    });
-  hollowEnd(bench, lie.tail);
+  freeTail(bench);
   coat(bench, true);
 }

@@ -2,7 +2,7 @@ import { len } from '../../measure/index.js';
 import type { PartEnd } from '../../pattern/index.js';
 import type { Bench } from './bench.js';
 import { drillAt } from './drill.js';
-import { hollowSides } from './hollows.js';
+import { hollowEnd, hollowSides } from './hollows.js';
 import { each, MINUTES } from './minutes.js';
 import { fitIn } from './prepare.js';
 import { NIB } from './profiles.js';
@@ -101,6 +101,19 @@ export function cutFree(
     speed: bench.speed('part off'),
     minutes: each(MINUTES.part),
   });
+}
+
+/** The tail is let go; what it held is cut away, and what opens in that end is hollowed. */
+export function freeTail(bench: Bench): void {
+  const { work, writer, lie } = bench;
+  if (work.mount.tailstock !== null) writer.tailAway('Tailstock away', undefined, each(MINUTES.tail));
+  if (bench.waste(lie.tail) > 1e-6)
+    cutFree(bench, lie.tail, {
+      title: 'Cut the waste at the tail away',
+      words: ['Light cuts to the middle; what is beyond falls. Sand the end before the finish.'],
+      tool: 'skew',
+    });
+  hollowEnd(bench, lie.tail);
 }
 
 /** Off the lathe: late holes, the sizes, coats that are put on a standing piece, and what is put in at the end. */

@@ -2,9 +2,9 @@ import { len } from '../../measure/index.js';
 import { PART_ENDS } from '../../pattern/index.js';
 import type { Grip } from '../shop.js';
 import type { Bench } from './bench.js';
-import { cutFree, finishOff } from './ends.js';
+import { finishOff, freeTail } from './ends.js';
 import { fixtures, holdIt, liveCentre } from './holds.js';
-import { hollowEnd, refuseHollow } from './hollows.js';
+import { refuseHollow } from './hollows.js';
 import { joinOf } from './joinItem.js';
 import { each, MINUTES } from './minutes.js';
 import { NoWay } from './noWay.js';
@@ -43,7 +43,7 @@ export function shaftChain(bench: Bench): void {
   rough(bench, { pass: 'round' });
   turn(bench);
   surface(bench);
-  if (isOpen) endAtTail(bench);
+  freeTail(bench);
   coat(bench, true);
   writer.takeOff(bench.wood, 'Take it off', undefined, each(MINUTES.tail));
   bench.hold = null;
@@ -100,16 +100,3 @@ function gripOf({ work, lie }: Bench, { made, partId, elementId, x0, x1 }: Shaft
 
 /** So far inside of the straight stretch it is held, mm. */
 const INSIDE = 0.5;
-
-/** What the live centre held is cut away last. */
-function endAtTail(bench: Bench): void {
-  const { lie, writer } = bench;
-  writer.tailAway('Tailstock away', undefined, each(MINUTES.tail));
-  if (bench.waste(lie.tail) > 1e-6)
-    cutFree(bench, lie.tail, {
-      title: 'Cut the waste at the tail away',
-      words: ['Light cuts to the middle; what is beyond falls. Sand the end before the finish.'],
-      tool: 'skew',
-    });
-  hollowEnd(bench, lie.tail);
-}
