@@ -35,13 +35,13 @@ export function configure(app: NestExpressApplication, settings: Settings): void
     }),
   );
   app.use(compression());
-  app.use(knownHost(settings.hosts));
+  app.use(knownHost([...settings.hosts, settings.host]));
   // what a tablet shows to the next person at it is asked for anew; what never changes says so itself
   app.use('/api', (_request: Request, response: Response, next: NextFunction) => {
     response.setHeader('cache-control', 'no-store');
     next();
   });
-  app.use('/api', readable);
+  app.use(readable);
   app.use('/api', sameSite);
   app.use('/api', app.get(SessionStore).handler());
   app.useGlobalPipes(validationPipe());
