@@ -1,10 +1,12 @@
 import 'reflect-metadata';
 import { readFileSync } from 'node:fs';
 import { NestFactory } from '@nestjs/core';
+import { DataSource } from 'typeorm';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { AppModule } from './app.module.js';
 import { configure } from './configure.js';
 import { settingsFromEnvironment } from './database/settings.js';
+import { clockBehind } from './database/clockBehind.js';
 import { Drain } from './edge/drain.js';
 
 /** What is asked when it is told to stop is answered within this, ms; then the rest is cut. */
@@ -48,4 +50,9 @@ try {
   );
   process.exit(1);
 }
+const behind = await clockBehind(app.get(DataSource));
+if (behind > 0)
+  console.warn(
+    `compas: the clock of this machine is ${Math.ceil(behind / 60_000)} min behind the newest record. Set it right: until then waits are too long.`,
+  );
 process.send?.('listening');

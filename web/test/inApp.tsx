@@ -85,3 +85,12 @@ export async function choose(label: string, words: string): Promise<void> {
   if (!option) throw new Error(`“${words}” is not offered for “${label}”.`);
   fireEvent.click(option);
 }
+
+/** Somebody who looks before they press: what is pressed sooner than it is seen does nothing at the lathe. */
+export const unhurried = ({ click, ...user }: ReturnType<typeof userEvent.setup>) => ({
+  ...user,
+  click: async (element: Element): Promise<void> => {
+    await new Promise((seen) => setTimeout(seen, 400));
+    await click(element);
+  },
+});

@@ -5,7 +5,8 @@ export default class PageEnvironment extends TestEnvironment {
   constructor(config, context) {
     super(config, context);
     const { global } = this;
-    Object.assign(global, { structuredClone, TextEncoder, TextDecoder, Response, Headers });
+    // and what a request takes must be of its own kind
+    Object.assign(global, { structuredClone, TextEncoder, TextDecoder, Response, Headers, AbortController });
     // a browser reads addresses from where the page is
     global.Request = class extends Request {
       constructor(input, init) {

@@ -272,7 +272,10 @@ describe('progress', () => {
     // habit is no lock: what nothing needs may be passed over
     const habit = [...steps, step('label', 1)];
     expect(contradictions(habit, lots(3), [event(1, 0, { kind: 'done', stepId: 'label' })])).toEqual([]);
-    const forced = { ...event(1, -1, { kind: 'overridden', stepId: 'turn', why: 'dry fit' }) };
+    const forced = {
+      ...event(1, -1, { kind: 'overridden', stepId: 'turn', why: 'dry fit' }),
+      device: 'other',
+    };
     expect(contradictions(steps, lots(3), [forced, early])).toEqual([]);
     const rejected = event(2, 1, { kind: 'rejected', stepId: 'glue', cause: 'knot' });
     expect(

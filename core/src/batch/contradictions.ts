@@ -1,5 +1,6 @@
 import type { Finding } from '../measure/index.js';
-import type { RunEvent } from './event.js';
+import { deviceName, type RunEvent } from './event.js';
+import { inRecordedOrder } from './inRecordedOrder.js';
 import { rejections } from './rejections.js';
 import type { Step } from '../route/index.js';
 import { batchPieces, concerns, type BatchPiece, type Lot } from './lots.js';
@@ -14,7 +15,7 @@ export function contradictions(
   events: readonly RunEvent[],
 ): Finding[] {
   const pieces = batchPieces(lots, steps);
-  const ordered = [...events].sort((a, b) => a.at.localeCompare(b.at) || a.sequence - b.sequence);
+  const ordered = inRecordedOrder(events);
   return [
     ...[...grouped(ordered, ({ piece }) => piece)].flatMap(([piece, own]) => afterRejection(piece, own)),
     ...[...grouped(ordered, ({ piece }) => pieces[piece - 1]?.blank ?? -1)].flatMap(([blank, own]) =>
@@ -53,11 +54,11 @@ function joinedWrong(
       const other = taken.get(n);
       const takes = steps.find((s) => s.id === body.stepId)?.takes;
       const why = rejected.has(n)
-        ? `It had been rejected before ${device} recorded that.`
+        ? `It had been rejected before ${deviceName(device)} recorded that.`
         : takes !== undefined && !takes.includes(pieces[n - 1]?.partId ?? '')
-          ? `What ${device} recorded takes another part.`
+          ? `What ${deviceName(device)} recorded takes another part.`
           : other && other.piece !== piece
-            ? `${other.device} had put it to piece ${other.piece} before ${device} recorded that.`
+            ? `${deviceName(other.device)} had put it to piece ${other.piece} before ${deviceName(device)} recorded that.`
             : null;
       if (why !== null)
         findings.push(
@@ -110,7 +111,7 @@ function afterRejection(piece: number, events: RunEvent[]): Finding[] {
     finding(
       `run.rejected.${piece}`,
       `Piece ${piece} was worked on after it was rejected.`,
-      `${later.device} recorded it after the rejection.`,
+      `${deviceName(later.device)} recorded it after the rejection.`,
       'Look whether the right piece was rejected.',
     ),
   ];
@@ -131,7 +132,7 @@ function outOfOrder(events: readonly RunEvent[], steps: ReadonlyMap<string, Step
         finding(
           `run.order.${piece}.${step.id}`,
           `Piece ${piece}: ${step.title} was done before ${steps.get(missing.stepId)?.title ?? missing.stepId}.`,
-          `${device} recorded it so, perhaps while it had no connection: ${missing.reason}`,
+          `${deviceName(device)} recorded it so, perhaps while it had no connection: ${missing.reason}`,
           'Look at the piece before going on.',
         ),
       );

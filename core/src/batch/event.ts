@@ -1,4 +1,5 @@
 import type { OwnStep } from '../workshop/index.js';
+import type { DeviceClock } from './clock.js';
 
 /** A step that mends one piece, in the maker's words. */
 export type MendStep = Pick<OwnStep, 'title' | 'words' | 'place' | 'minutes'>;
@@ -44,18 +45,19 @@ export type RunEventBody =
     }
   /** who works at this device from here on, as it was said there: what they record is theirs by their word alone */
   | { kind: 'handed'; stepId: string; who: string }
-  /** a step that was called done by mistake */
-  | { kind: 'reopened'; stepId: string };
+  /** a step that was called done by mistake, and which event had said so */
+  | { kind: 'reopened'; stepId: string; eventId?: string };
 
 export type RunEventKind = RunEventBody['kind'];
 
-export interface RunEvent {
+export interface RunEvent extends DeviceClock {
   /** made by the device, so that sending it again is harmless */
   id: string;
   /** piece number in the batch, from 1 */
   piece: number;
-  /** instant on the device, ISO in UTC */
+  /** instant, ISO in UTC: by the device's clock as it is sent, by the server's as it is read again */
   at: string;
+  /** full id of the device */
   device: string;
   /** counts up on each device */
   sequence: number;
@@ -63,3 +65,7 @@ export interface RunEvent {
   planVersion: number;
   body: RunEventBody;
 }
+
+/** What a device is called on screens and in findings: a name, or the beginning of its id. */
+export const deviceName = (device: string): string =>
+  /^[0-9a-f]{8}-[0-9a-f-]{27}$/.test(device) ? `tablet ${device.slice(0, 4)}` : device;

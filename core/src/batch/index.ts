@@ -1,6 +1,8 @@
 export { localTime, wallMinutes } from './workingTime.js';
 export { type Schedule, scheduleBatch } from './schedule.js';
-export type { MendStep, RunEvent, RunEventBody, RunEventKind } from './event.js';
+export { deviceName, type MendStep, type RunEvent, type RunEventBody, type RunEventKind } from './event.js';
+export { type DeviceClock, reckonedAt, type SendingClock } from './clock.js';
+export { inRecordedOrder } from './inRecordedOrder.js';
 export { withMends } from './mends.js';
 export {
   type BatchProgress,

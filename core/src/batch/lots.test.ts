@@ -48,7 +48,7 @@ const event = (piece: number, sequence: number, body: RunEventBody): RunEvent =>
   piece,
   at: new Date(Date.UTC(2026, 2, 2, 8, 10 * piece + sequence)).toISOString(),
   device: 'bench',
-  sequence,
+  sequence: 10 * piece + sequence,
   planVersion: 1,
   body,
 });

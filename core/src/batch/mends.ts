@@ -1,5 +1,6 @@
 import type { Step } from '../route/index.js';
 import type { RunEvent } from './event.js';
+import { inRecordedOrder } from './inRecordedOrder.js';
 
 /** Names of the steps that a mend adds begin so. */
 const MEND = 'mend:';
@@ -8,11 +9,8 @@ const MEND = 'mend:';
  * The steps of a plan with what is done to single pieces alone: each mend stands before the step at which it was
  * decided, and concerns that piece only. A mend at a step that a later plan no longer has comes at the end of its part.
  */
-export function withMends(
-  steps: readonly Step[],
-  events: readonly Pick<RunEvent, 'id' | 'piece' | 'body'>[],
-): Step[] {
-  return events.reduce<Step[]>(
+export function withMends(steps: readonly Step[], events: readonly RunEvent[]): Step[] {
+  return inRecordedOrder(events).reduce<Step[]>(
     (all, { id, piece, body }) => {
       if (body.kind !== 'mended' || body.steps.length === 0) return all;
       const at = placeOf(all, body.stepId, body.partId);

@@ -4,6 +4,8 @@ import type { BatchPiece } from './lots.js';
 export interface PieceProgress extends BatchPiece {
   /** step → instant (ms) at which it was done */
   done: Map<string, number>;
+  /** step → event that said so last */
+  doneBy: Map<string, string>;
   started: Map<string, number>;
   /** timer → instant (ms) at which it was begun */
   timers: Map<string, number>;

@@ -29,6 +29,7 @@ const progress = (done: Record<string, number>, rest: Partial<PieceProgress> = {
   partners: new Map(),
   done: new Map(Object.entries(done)),
   started: new Map(),
+  doneBy: new Map(),
   timers: new Map(),
   overridden: new Set(),
   tried: new Map(),

@@ -8,7 +8,7 @@ import { concerns } from './lots.js';
  * Number of the rule by which pieces are summed up. It goes up whenever `summaryOf` would give anything
  * else for the same events: what was kept by an older rule is then summed up anew.
  */
-export const SUMMARY_RULE = 4;
+export const SUMMARY_RULE = 5;
 
 /** How far one piece is, without its events: what lists need. It says when a wait ends, not that one runs. */
 export interface PieceSummary {

@@ -1,5 +1,6 @@
 import { rejections } from './rejections.js';
 import type { RunEvent } from './event.js';
+import { inRecordedOrder } from './inRecordedOrder.js';
 import type { OrderLock, Step } from '../route/index.js';
 import { failedIn } from './failing.js';
 import { partnersOf } from './joining.js';
@@ -28,8 +29,7 @@ export interface BatchProgress {
 }
 
 /**
- * State of a batch from its events, whatever the order in which they arrived: events are played by
- * device time, then device and sequence. Events of pieces outside the batch are left out. What is done to a
+ * State of a batch from its events, whatever the order in which they arrived. Events of pieces outside the batch are left out. What is done to a
  * blank is done to all pieces that lie in it: their steps have names of their own, so they share one record.
  */
 export function progressOf(
@@ -40,7 +40,7 @@ export function progressOf(
   const progress: BatchProgress = { pieces: emptyPieces(lots, steps), readings: [], hands: new Map() };
   const known = new Map(steps.map((s) => [s.id, s]));
   const standing = rejections(events);
-  for (const event of inOrder(events))
+  for (const event of inRecordedOrder(events))
     if (event.body.kind !== 'rejected' || standing.has(event.id)) play(progress, event, known);
   for (const piece of progress.pieces) if (piece.rejected !== null) piece.given.add(piece.place);
   const partners = partnersOf(progress.pieces, steps);
@@ -77,22 +77,21 @@ function emptyPieces(
 }
 
 /** What all pieces of a blank share. */
-type BlankRecord = Pick<PieceProgress, 'done' | 'started' | 'timers' | 'overridden' | 'tried' | 'given'>;
+type BlankRecord = Pick<
+  PieceProgress,
+  'done' | 'doneBy' | 'started' | 'timers' | 'overridden' | 'tried' | 'given'
+>;
 
 /** The record of a blank; in the last one places may be left over. */
 const emptyBlank = (holds: number, of: number): BlankRecord => ({
   done: new Map(),
+  doneBy: new Map(),
   started: new Map(),
   timers: new Map(),
   overridden: new Set(),
   tried: new Map(),
   given: new Set(Array.from({ length: of - holds }, (_, i) => holds + i + 1)),
 });
-
-const inOrder = (events: readonly RunEvent[]): RunEvent[] =>
-  [...events].sort(
-    (a, b) => a.at.localeCompare(b.at) || a.device.localeCompare(b.device) || a.sequence - b.sequence,
-  );
 
 function play(
   { pieces, readings, hands }: BatchProgress,
@@ -109,6 +108,7 @@ function play(
       return;
     case 'done':
       state.done.set(body.stepId, instant);
+      state.doneBy.set(body.stepId, id);
       return;
     case 'timed':
       state.timers.set(timerKey(body.stepId, body.timerId), instant);
@@ -175,6 +175,8 @@ function play(
       hands.set(device, body.who);
       return;
     case 'reopened':
+      // somebody else has said since that it is done: that was not taken back
+      if (body.eventId !== undefined && state.doneBy.get(body.stepId) !== body.eventId) return;
       state.done.delete(body.stepId);
       comeApart(pieces, state, body.stepId);
       return;

@@ -68,6 +68,8 @@ export class SessionView {
   @ApiProperty({ nullable: true, type: String }) userName: string | null;
   @ApiProperty({ nullable: true, type: String }) workshopId: string | null;
   @ApiProperty({ type: [WorkshopChoiceView] }) workshops: WorkshopChoiceView[];
+  /** of the database: another one after a restore, when what a tablet sent may be gone */
+  @ApiProperty() life: string;
   /** whether a demo workshop can be entered */
   @ApiProperty() demo: boolean;
   /** whether anybody may begin a workshop */

@@ -83,6 +83,12 @@ export class AccessStore {
     return owner ?? null;
   }
 
+  /** What the database is called from one restore to the next. */
+  async life(): Promise<string> {
+    const [row] = await this.ask<{ id: string }>('SELECT id FROM life', []);
+    return row?.id ?? '';
+  }
+
   async invited(tokenHash: string): Promise<{ workshop: string; role: Role } | null> {
     const [invite] = await this.ask<{ workshop: string; role: Role }>('SELECT * FROM access_invited($1)', [
       tokenHash,

@@ -110,8 +110,9 @@ export class SessionController {
     const { userId, userName, workshopId } = request.session;
     const demo = this.settings.offerDemo && (await this.store.demoOwner()) !== null;
     const signUp = this.settings.signUp === 'open';
+    const life = await this.store.life();
     if (userId === undefined)
-      return { userId: null, userName: null, workshopId: null, workshops: [], demo, signUp };
+      return { userId: null, userName: null, workshopId: null, workshops: [], demo, signUp, life };
     return {
       userId,
       userName: userName ?? null,
@@ -119,6 +120,7 @@ export class SessionController {
       workshops: await this.store.workshopsOf(userId),
       demo,
       signUp,
+      life,
     };
   }
 }

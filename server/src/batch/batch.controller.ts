@@ -87,8 +87,13 @@ export class BatchController {
   @Post(':id/events')
   @HttpCode(HttpStatus.OK)
   @ApiOkResponse({ type: StoredEventsView })
-  append(@Param('id', ParseUUIDPipe) id: string, @Body() { events }: EventsDto): Promise<StoredEventsView> {
-    return this.events.append(id, events);
+  append(
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() { events, sent, jumps }: EventsDto,
+  ): Promise<StoredEventsView> {
+    const clock =
+      sent === undefined ? null : { sent: Date.parse(sent), ...(jumps === undefined ? {} : { jumps }) };
+    return this.events.append(id, events, clock);
   }
 
   @Put(':id/put-away')

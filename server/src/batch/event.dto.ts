@@ -140,6 +140,7 @@ class HandedDto extends EventBodyDto implements Of<'handed'> {
 class ReopenedDto extends EventBodyDto implements Of<'reopened'> {
   declare kind: 'reopened';
   @StepId() stepId: string;
+  @IdField({ optional: true }) eventId?: string;
 }
 
 /** Which form an event has, by its kind. */
@@ -166,6 +167,8 @@ class RunEventDto {
   @IdField() id: string;
   @NumberField({ min: 1, max: 100_000, whole: true }) piece: number;
   @InstantField() at: string;
+  @NumberField({ min: -1e12, max: 1e12, optional: true }) offset?: number;
+  @NumberField({ min: 0, max: 2_000_000_000, whole: true, optional: true }) jumps?: number;
   @TextField({ min: 1, max: 80 }) device: string;
   @NumberField({ min: 0, max: 2_000_000_000, whole: true }) sequence: number;
   @NumberField({ min: 1, max: 100_000, whole: true }) planVersion: number;
@@ -181,6 +184,9 @@ export class EventsDto {
   @ArrayMaxSize(500, { message: 'events has too many entries. Send at most 500 at a time.' })
   @IsObject({ each: true, message: 'each event must be an object.' })
   events: object[];
+  /** the device's clock as it sends */
+  @InstantField({ optional: true }) sent?: string;
+  @NumberField({ min: 0, max: 2_000_000_000, whole: true, optional: true }) jumps?: number;
 }
 
 export class SetAsideView {

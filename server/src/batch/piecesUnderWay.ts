@@ -63,6 +63,6 @@ export class PiecesUnderWay {
       planVersion,
       body: { kind: 'reopened', stepId },
     }));
-    await this.events.append(batchId, events);
+    await this.events.appendOwn(batchId, events);
   }
 }

@@ -8,6 +8,7 @@ import { Items1796000000006 } from './migrations/6-items.js';
 import { Orders1796000000007 } from './migrations/7-orders.js';
 import { DemoDoor1796000000008 } from './migrations/8-demoDoor.js';
 import { Backups1796000000009 } from './migrations/9-backups.js';
+import { Clocks1796000000010 } from './migrations/10-clocks.js';
 
 export const MIGRATIONS = [
   Foundation1772000000001,
@@ -19,6 +20,7 @@ export const MIGRATIONS = [
   Orders1796000000007,
   DemoDoor1796000000008,
   Backups1796000000009,
+  Clocks1796000000010,
 ];
 
 /**

@@ -23,6 +23,8 @@ export async function prepare(source: DataSource, appRole: string, restoring = f
     await refuseNewer(lock);
     const made = await source.runMigrations({ transaction: 'each' });
     await giveRights(source, appRole);
+    // tablets send again what they sent since the backup was made
+    if (restoring) await source.query('UPDATE life SET id = gen_random_uuid()');
     return made.map((m) => m.name);
   } finally {
     if (!restoring) await lock.query('SELECT pg_advisory_unlock($1)', [PREPARING]);

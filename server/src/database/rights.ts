@@ -10,6 +10,7 @@ const RIGHTS: Readonly<Record<string, string>> = {
   events: 'SELECT, INSERT',
   kits: 'SELECT, INSERT, UPDATE, DELETE',
   ledger: 'SELECT, INSERT',
+  life: 'SELECT',
   migrations: 'SELECT',
   order_lines: 'SELECT, INSERT, UPDATE, DELETE',
   orders: 'SELECT, INSERT, UPDATE, DELETE',

@@ -48,9 +48,9 @@ export const MomentField = (): PropertyDecorator =>
   );
 
 /** An instant, in UTC. */
-export const InstantField = (): PropertyDecorator =>
+export const InstantField = (o: { optional?: boolean } = {}): PropertyDecorator =>
   applyDecorators(
-    TextField({ max: 30, pattern: /^\d{4}-\d{2}-\d{2}T[\d:.]+Z$/, like: '2026-03-02T08:00:00.000Z' }),
+    TextField({ ...o, max: 30, pattern: /^\d{4}-\d{2}-\d{2}T[\d:.]+Z$/, like: '2026-03-02T08:00:00.000Z' }),
     Holds('isInstant', isInstant, '$property reads "$value". There is no such instant.'),
   );
 

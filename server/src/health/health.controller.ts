@@ -1,11 +1,14 @@
 import { Controller, Get, ServiceUnavailableException } from '@nestjs/common';
 import { ApiOkResponse, ApiProperty, ApiTags } from '@nestjs/swagger';
 import { DataSource } from 'typeorm';
+import { clockBehind } from '../database/clockBehind.js';
 import { MIGRATIONS } from '../database/ownerDataSource.js';
 
 class HealthView {
   @ApiProperty() status: 'ok';
   @ApiProperty() migrations: number;
+  @ApiProperty({ description: 'ms by which the newest record is later than now: the clock was put back' })
+  clockBehind: number;
 }
 
 @ApiTags('health')
@@ -20,7 +23,7 @@ export class HealthController {
     const migrations = await this.migrations();
     if (migrations < MIGRATIONS.length)
       throw new ServiceUnavailableException('The database is not migrated.');
-    return { status: 'ok', migrations };
+    return { status: 'ok', migrations, clockBehind: await clockBehind(this.source) };
   }
 
   private async migrations(): Promise<number> {

@@ -8,13 +8,14 @@ import { Problem } from '../edge/problem.js';
 import type { CheckResultView, PatternPageView, PatternView, RevisionView } from './pattern.dto.js';
 import { PatternEntity, PatternRevisionEntity } from './pattern.entity.js';
 
+/** What each check said last: by the instants that the store keeps, which follow the count of each device, like the core. */
 const CHECK_RESULTS = `
 WITH last AS (
   SELECT DISTINCT ON (e.batch_id, e.piece, e.body->>'checkId')
     e.batch_id, e.body->>'checkId' AS "checkId", (e.body->>'passed')::boolean AS passed, (e.body->>'value')::float8 AS value, e.at
   FROM events e JOIN batches b ON b.workshop_id = e.workshop_id AND b.id = e.batch_id
   WHERE b.pattern_id = $1 AND e.body->>'kind' = 'checked'
-  ORDER BY e.batch_id, e.piece, e.body->>'checkId', e.at DESC, e.sequence DESC
+  ORDER BY e.batch_id, e.piece, e.body->>'checkId', e.at DESC, e.device COLLATE "C" DESC, e.sequence DESC
 )
 SELECT "checkId", count(*) FILTER (WHERE passed)::int AS passed, count(*) FILTER (WHERE NOT passed)::int AS failed,
   count(DISTINCT batch_id)::int AS batches,

@@ -15,8 +15,14 @@ export async function loadBatch(id: string, known: BatchDetail | undefined): Pro
     known?.planHash === head.planHash ? known.snapshot : snapshotAt(head.planHash),
     eventsAfter(id, known),
   ]);
-  return { ...head, snapshot, ...recorded };
+  const now = { ...head, snapshot, ...recorded };
+  return known && isSame(known, now) ? known : now;
 }
+
+/** Whether nothing has come since: plans are told by their address, events by the number of the newest. */
+const isSame = (a: BatchDetail, b: BatchDetail): boolean =>
+  JSON.stringify({ ...a, snapshot: null, events: null }) ===
+  JSON.stringify({ ...b, snapshot: null, events: null });
 
 async function snapshotAt(hash: string): Promise<PlanSnapshot> {
   return (await ask('get', '/api/snapshots/{hash}', { params: { path: { hash } } })).snapshot;

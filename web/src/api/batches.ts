@@ -3,6 +3,7 @@ import { loadBatch, type BatchDetail } from './batch.js';
 import { ask } from './client.js';
 import { everyPage } from './everyPage.js';
 import type { Schemas } from './problem.js';
+import { orAsSeen } from './seen.js';
 
 export type BatchSummary = Schemas['BatchSummaryView'];
 
@@ -19,7 +20,8 @@ const batchPages = (wish: { away?: 'yes' | 'no'; patternId?: string }) =>
 /** Batches that are still on the bench. */
 export const batchesQuery = queryOptions({
   queryKey: ['batches', 'open'],
-  queryFn: () => batchPages({ away: 'no' }),
+  queryFn: () => orAsSeen('batches', () => batchPages({ away: 'no' })),
+  networkMode: 'always',
   refetchInterval: 60_000,
 });
 

@@ -1,6 +1,7 @@
 import createClient, { type MaybeOptionalInit } from 'openapi-fetch';
 import type { PathsWithMethod, RequiredKeysOf, SuccessResponseJSON } from 'openapi-typescript-helpers';
 import { takeName } from './changes.js';
+import { fetchInTime } from './inTime.js';
 import { problemOf } from './problem.js';
 import type { paths } from './schema.js';
 
@@ -17,7 +18,7 @@ function withName(method: Method, init: object | undefined): object | undefined 
 const server = createClient<paths>({
   baseUrl: '/',
   headers: { 'x-compas': '1' },
-  fetch: (request) => globalThis.fetch(request),
+  fetch: fetchInTime,
 });
 
 /**

@@ -1,6 +1,7 @@
 import { queryOptions } from '@tanstack/react-query';
 import { ask } from './client.js';
 import type { Schemas } from './problem.js';
+import { asSomebodyElse, orAsSeen } from './seen.js';
 
 export type Session = Schemas['SessionView'];
 
@@ -8,8 +9,9 @@ export type Member = Schemas['MemberView'];
 
 export const sessionQuery = queryOptions({
   queryKey: ['session'],
-  queryFn: () => ask('get', '/api/session'),
+  queryFn: () => orAsSeen('session', () => ask('get', '/api/session')),
   staleTime: 60_000,
+  networkMode: 'always',
 });
 
 export const membersQuery = queryOptions({
@@ -22,20 +24,20 @@ export const lastBackupQuery = queryOptions({
   queryFn: () => ask('get', '/api/health/backup'),
 });
 
-export const signIn = (body: Schemas['SignInDto']) => ask('post', '/api/session', { body });
+export const signIn = (body: Schemas['SignInDto']) => asSomebodyElse(ask('post', '/api/session', { body }));
 
-export const enterDemo = () => ask('post', '/api/session/demo');
+export const enterDemo = () => asSomebodyElse(ask('post', '/api/session/demo'));
 
-export const signOut = () => ask('delete', '/api/session');
+export const signOut = () => asSomebodyElse(ask('delete', '/api/session'));
 
 export const createAccount = (body: Schemas['NewAccountDto']) =>
-  ask('post', '/api/session/account', { body });
+  asSomebodyElse(ask('post', '/api/session/account', { body }));
 
 export const createWorkshop = (body: Schemas['NewWorkshopDto']) =>
-  ask('post', '/api/session/workshops', { body });
+  asSomebodyElse(ask('post', '/api/session/workshops', { body }));
 
 export const enterWorkshop = (workshopId: string) =>
-  ask('put', '/api/session/workshop', { body: { workshopId } });
+  asSomebodyElse(ask('put', '/api/session/workshop', { body: { workshopId } }));
 
 export const inviteMember = (role: Member['role']) => ask('post', '/api/members/invites', { body: { role } });
 
@@ -45,7 +47,7 @@ export const invitation = (token: string) =>
   ask('get', '/api/invitations/{token}', { params: { path: { token } } });
 
 export const joinAs = ({ token, ...body }: Schemas['NewPersonDto'] & { token: string }) =>
-  ask('post', '/api/invitations/{token}', { params: { path: { token } }, body });
+  asSomebodyElse(ask('post', '/api/invitations/{token}', { params: { path: { token } }, body }));
 
 export const acceptInvitation = (token: string) =>
   ask('post', '/api/invitations/{token}/accept', { params: { path: { token } } });

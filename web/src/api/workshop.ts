@@ -2,12 +2,14 @@ import type { Kit, NewKit, Workshop } from '@compas/core';
 import { queryOptions } from '@tanstack/react-query';
 import { ask } from './client.js';
 import type { Schemas } from './problem.js';
+import { orAsSeen } from './seen.js';
 
 export type WorkshopDetail = Schemas['WorkshopView'];
 
 export const workshopQuery = queryOptions({
   queryKey: ['workshop'],
-  queryFn: () => ask('get', '/api/workshop'),
+  queryFn: () => orAsSeen('workshop', () => ask('get', '/api/workshop')),
+  networkMode: 'always',
 });
 
 export type HeldKit = Schemas['HeldKitView'];

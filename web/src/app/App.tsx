@@ -10,6 +10,7 @@ import { sessionQuery } from '../api/session.js';
 import { workshopQuery } from '../api/workshop.js';
 import { Fault, NotThere } from './Fault.js';
 import { throwWithoutData } from './queries.js';
+import { useSender } from '../run/useSender.js';
 import { Shell } from './Shell.js';
 
 /** A session that has run out shows at the next question: then the door is asked for. */
@@ -110,9 +111,16 @@ const router = createBrowserRouter([
   },
 ]);
 
+/** What is kept on this device is sent from whatever screen is open. */
+function Sending() {
+  useSender();
+  return null;
+}
+
 export function App() {
   return (
     <QueryClientProvider client={client}>
+      <Sending />
       <ConfigProvider theme={dayTheme} wave={{ disabled: true }}>
         <AntApp>
           <Suspense fallback={<p className="page soft">One moment…</p>}>

@@ -2,13 +2,15 @@ import { useQuery } from '@tanstack/react-query';
 import { Segmented, Select } from 'antd';
 import type { Units } from '@compas/core';
 import { Suspense } from 'react';
-import { Navigate, NavLink, Outlet, useLocation, useNavigate } from 'react-router';
-import { enterWorkshop, sessionQuery, signOut, type Session } from '../api/session.js';
+import { Navigate, NavLink, Outlet, useLocation } from 'react-router';
+import { enterWorkshop, sessionQuery, type Session } from '../api/session.js';
 import { useChange } from '../api/useChange.js';
 import { workshopQuery } from '../api/workshop.js';
 import { Trouble } from '../ui/Trouble.js';
 import { UnitsProvider, useUnits } from '../ui/units.js';
 import { Keys } from './Keys.js';
+import { Leave } from './Leave.js';
+import { Unsent } from './Unsent.js';
 import './shell.css';
 import { choicesOf } from '../ui/choices.js';
 
@@ -27,6 +29,7 @@ export function Shell() {
         To the work
       </a>
       <Header session={session.data} />
+      <Unsent />
       <main id="work" className="page">
         <Suspense fallback={<p className="soft">One moment…</p>}>
           <Outlet />
@@ -46,8 +49,6 @@ const PLACES = [
 ];
 
 function Header({ session }: { session: Session }) {
-  const navigate = useNavigate();
-  const leave = useChange(signOut, 'session');
   const change = useChange(
     enterWorkshop,
     'session',
@@ -85,13 +86,7 @@ function Header({ session }: { session: Session }) {
         ) : (
           <span className="shell-workshop">{session.workshops[0]?.name}</span>
         )}
-        <button
-          type="button"
-          className="shell-leave"
-          onClick={() => leave.mutate(undefined, { onSuccess: () => void navigate('/sign-in') })}
-        >
-          Sign out, {session.userName?.split(' ')[0]}
-        </button>
+        <Leave name={session.userName?.split(' ')[0] ?? ''} />
       </span>
     </header>
   );

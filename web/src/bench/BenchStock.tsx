@@ -18,9 +18,9 @@ import { Findings } from '../ui/Findings.js';
 
 /** What the shelves ask for: wood that may be turned today, what runs out, what grows old. */
 export function BenchStock({ workshop, now }: { workshop: Workshop; now: number }) {
-  const stock = useQuery(stockQuery);
-  const kits = useQuery(kitsQuery);
-  const drying = useQuery(dryingQuery);
+  const stock = useQuery({ ...stockQuery, throwOnError: false });
+  const kits = useQuery({ ...kitsQuery, throwOnError: false });
+  const drying = useQuery({ ...dryingQuery, throwOnError: false });
   if (!stock.data || !kits.data || !drying.data) return null;
   const today = onClock(now, workshop.hours.timeZone).slice(0, 10);
   const findings = [

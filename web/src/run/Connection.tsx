@@ -1,4 +1,7 @@
+import { minutesInWords } from '@compas/core';
 import { Link } from 'react-router';
+import { clockOffset } from '../api/clock.js';
+import { clockHere } from '../ui/clock.js';
 import type { Sent } from './eventQueue.js';
 import type { AsideEvent } from './keptEvents.js';
 
@@ -9,16 +12,24 @@ export function Connection({
   awake,
   aside,
   onSendAgain,
+  asOf,
+  owner,
 }: {
   connection: Sent;
   pending: number;
   awake: boolean;
   aside: readonly AsideEvent[];
   onSendAgain: () => void;
+  /** since when the server was not heard, where that is long, ms */
+  asOf: number | null;
+  /** workshop that the queue belongs to */
+  owner: string | null;
 }) {
+  const off = clockOffset();
   return (
     <span className="run-connection" role="status">
-      {words(connection, pending)}
+      {words(connection, pending, owner)}
+      {asOf !== null && ` As it was ${clockHere(asOf)}.`}
       {connection === 'signed out' && (
         <>
           {' '}
@@ -45,12 +56,22 @@ export function Connection({
           </div>
         </details>
       )}
+      {Math.abs(off) > CLOCK_OFF && (
+        <span className="run-soft">
+          {' '}
+          ▲ this device’s clock is {minutesInWords(Math.abs(off) / 60_000)} {off < 0 ? 'fast' : 'slow'}; the
+          server’s counts
+        </span>
+      )}
       {!awake && <span className="run-soft"> · this browser may let the screen go dark</span>}
     </span>
   );
 }
 
-function words(connection: Sent, pending: number): string {
+/** A clock that is further off is worth setting right, ms. */
+const CLOCK_OFF = 2 * 60_000;
+
+function words(connection: Sent, pending: number, owner: string | null): string {
   const kept = `${pending} kept here`;
   switch (connection) {
     case 'all sent':
@@ -62,6 +83,8 @@ function words(connection: Sent, pending: number): string {
     case 'not kept':
       return `▲ this device refuses to keep or send, ${kept}. It tries again.`;
     case 'refused':
-      return `▲ the server refused, ${kept}`;
+      return owner === null
+        ? `▲ the server refused, ${kept}`
+        : `▲ the server refused, ${kept} for ${owner}: sign in there.`;
   }
 }

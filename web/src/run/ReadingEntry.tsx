@@ -4,7 +4,6 @@ import {
   parseLength,
   type Dimension,
   type LikelyReading,
-  type RunEventBody,
   type Station,
   type Step,
 } from '@compas/core';
@@ -15,8 +14,9 @@ import { useCalliperKeys } from './useCalliperKeys.js';
 
 interface ReadingEntryProps {
   station: Station;
-  step: Step;
-  record: (body: RunEventBody) => Promise<void>;
+  /** what was typed and could not be kept, with why */
+  again: { text: string; why: string } | undefined;
+  take: (reading: Dimension) => void;
 }
 
 /** Off by more than this, a number was rather typed wrongly than cut wrongly, mm or share of the size. */
@@ -24,33 +24,23 @@ const FAR_MM = 4;
 const FAR_SHARE = 0.25;
 
 /** One reading: a calliper types digits and Enter; the verdict comes at once. */
-export function ReadingEntry({ station, step, record }: ReadingEntryProps) {
+export function ReadingEntry({ station, again, take }: ReadingEntryProps) {
   const { units } = useUnits();
   const field = useRef<HTMLInputElement>(null);
   useCalliperKeys(field);
-  const [text, setText] = useState('');
-  const [why, setWhy] = useState<string | null>(null);
+  const [text, setText] = useState(again?.text ?? '');
+  const [why, setWhy] = useState<string | null>(again?.why ?? null);
   const [doubt, setDoubt] = useState<{ entered: Dimension; likely: LikelyReading } | null>(null);
-
-  const take = ({ mm, typed }: Dimension) => {
-    setText('');
-    setDoubt(null);
-    return record({
-      kind: 'measured',
-      stepId: step.id,
-      stationId: station.id,
-      mm,
-      typed: typed ?? String(mm),
-    });
-  };
   const submit = (event: FormEvent) => {
     event.preventDefault();
     const parsed = parseLength(text, units);
     if (!parsed.ok) return setWhy(parsed.why);
     setWhy(null);
     const likely = checkPlausible(parsed.dimension, fitOf(station));
-    if (likely) setDoubt({ entered: parsed.dimension, likely });
-    else void take(parsed.dimension);
+    if (!likely) return take(parsed.dimension);
+    setDoubt({ entered: parsed.dimension, likely });
+    // measured once more, it takes the place of what is doubted
+    field.current?.select();
   };
   return (
     <form className="run-reading" onSubmit={submit}>
@@ -75,11 +65,11 @@ export function ReadingEntry({ station, step, record }: ReadingEntryProps) {
           <button
             type="button"
             className="run-quiet"
-            onClick={() => void take({ ...doubt.likely.likely, typed: text })}
+            onClick={() => take({ ...doubt.likely.likely, typed: text })}
           >
             Yes
           </button>
-          <button type="button" className="run-quiet" onClick={() => void take(doubt.entered)}>
+          <button type="button" className="run-quiet" onClick={() => take(doubt.entered)}>
             No, it is {text}
           </button>
         </div>

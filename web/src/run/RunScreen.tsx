@@ -15,15 +15,16 @@ import { UnitsProvider } from '../ui/units.js';
 import { runTheme } from '../ui/theme.js';
 import { AtTheLathe } from './AtTheLathe.js';
 import { Connection } from './Connection.js';
-import { deviceId } from './eventQueue.js';
 import { PieceRow } from './PieceRow.js';
 import { RunBar } from './RunBar.js';
+import { reopening } from './reopening.js';
 import { StepWork } from './StepWork.js';
 import { TabletSettings } from './TabletSettings.js';
 import { TrueSize } from './TrueSize.js';
 import { useTablet, type Tablet } from './useTablet.js';
 import { Waiting } from './Waiting.js';
 import { useRun, type Run } from './useRun.js';
+import { Presses } from './Presses.js';
 import { useStarted } from './useStarted.js';
 import { useUntouched } from './useUntouched.js';
 import { useWakeLock } from './useWakeLock.js';
@@ -81,7 +82,7 @@ function Running({ run, batch, tablet }: RunningProps) {
   const [chosen, choose] = useState<{ piece: number; stepId: string } | null>(null);
   const now = useNow(1_000);
   const awake = useWakeLock();
-  const [away, here, ask] = useUntouched(now);
+  const [away, here, ask] = useUntouched(useNow(1_000, Date.now));
   const [handed, setHanded] = useState(false);
   useStarted(run, school, chosen === null, now);
   if (!run.progress) return null;
@@ -96,7 +97,7 @@ function Running({ run, batch, tablet }: RunningProps) {
   const part = plan.parts.find((p) => p.partId === (step?.partId ?? state?.partId)) ?? plan.parts[0];
   // the batch hears who works here before it hears what they did
   const saysWho = (stepId: string): RunEventBody[] =>
-    tablet.who === null || run.progress?.hands.get(deviceId()) === tablet.who
+    tablet.who === null || run.progress?.hands.get(run.device) === tablet.who
       ? []
       : [{ kind: 'handed', stepId, who: tablet.who }];
   const called = (n: number) => pieceLabel(batch.lots, plan.parts, n);
@@ -105,7 +106,7 @@ function Running({ run, batch, tablet }: RunningProps) {
     setLast(null);
     await run.record(
       tapped,
-      ...ended.toReversed().map(({ id }) => ({ kind: 'reopened' as const, stepId: id })),
+      ...ended.toReversed().map(({ id }) => reopening(run.progress?.pieces[tapped - 1], id)),
     );
     const [first] = ended;
     if (first) choose({ piece: tapped, stepId: first.id });
@@ -158,6 +159,8 @@ function Running({ run, batch, tablet }: RunningProps) {
           awake={awake}
           aside={run.aside}
           onSendAgain={run.sendAgain}
+          asOf={run.asOf}
+          owner={run.owner}
         />
       </header>
       <PieceRow
@@ -171,68 +174,70 @@ function Running({ run, batch, tablet }: RunningProps) {
           choose({ piece: p, stepId });
         }}
       />
-      {!away && chosen === null && next.kind === 'wait' && (
-        <Waiting
-          next={next}
-          now={now}
-          timeZone={batch.snapshot.inputs.workshop.hours.timeZone}
-          label={called(next.piece)}
-          onOpen={() => choose({ piece: next.piece, stepId: next.step.id })}
-          tone={tablet.tone}
-          back={back}
-        />
-      )}
-      {chosen === null && next.kind === 'finished' && (
-        <>
-          <div className="run-note">
-            <h1>Every piece is done.</h1>
-          </div>
-          <RunBar
-            primary={
-              <Link className="run-go" to={`/batches/${batch.id}/twins`}>
-                Are they twins?
-              </Link>
-            }
-          >
-            {back}
-          </RunBar>
-        </>
-      )}
-      {away && step && state && (
-        <WhereItStands
-          label={called(piece)}
-          state={state}
-          steps={steps}
-          step={step}
-          timeZone={batch.snapshot.inputs.workshop.hours.timeZone}
-          onHere={() => {
-            setHanded(false);
-            here();
-          }}
-          handed={handed ? tablet.who : null}
-        />
-      )}
-      {!away && step && state && (chosen !== null || next.kind === 'do') && (
-        <StepWork
-          key={`${piece}/${step.id}`}
-          batch={batch}
-          part={part}
-          steps={steps}
-          step={step}
-          state={state}
-          pieces={run.progress.pieces}
-          called={called}
-          readings={run.progress.readings.filter((r) => r.piece === piece)}
-          findings={run.findings}
-          now={now}
-          record={(...bodies) => run.record(piece, ...saysWho(step.id), ...bodies)}
-          back={back}
-          onEnded={(ended) => setLast({ piece, steps: ended })}
-          onLeave={() => choose(null)}
-          onStep={(stepId) => choose({ piece, stepId })}
-          tone={tablet.tone}
-        />
-      )}
+      <Presses figure={`${piece}/${step?.id} ${away}`}>
+        {!away && chosen === null && next.kind === 'wait' && (
+          <Waiting
+            next={next}
+            now={now}
+            timeZone={batch.snapshot.inputs.workshop.hours.timeZone}
+            label={called(next.piece)}
+            onOpen={() => choose({ piece: next.piece, stepId: next.step.id })}
+            tone={tablet.tone}
+            back={back}
+          />
+        )}
+        {chosen === null && next.kind === 'finished' && (
+          <>
+            <div className="run-note">
+              <h1>Every piece is done.</h1>
+            </div>
+            <RunBar
+              primary={
+                <Link className="run-go" to={`/batches/${batch.id}/twins`}>
+                  Are they twins?
+                </Link>
+              }
+            >
+              {back}
+            </RunBar>
+          </>
+        )}
+        {away && step && state && (
+          <WhereItStands
+            label={called(piece)}
+            state={state}
+            steps={steps}
+            step={step}
+            timeZone={batch.snapshot.inputs.workshop.hours.timeZone}
+            onHere={() => {
+              setHanded(false);
+              here();
+            }}
+            handed={handed ? tablet.who : null}
+          />
+        )}
+        {!away && step && state && (chosen !== null || next.kind === 'do') && (
+          <StepWork
+            key={`${piece}/${step.id}`}
+            batch={batch}
+            part={part}
+            steps={steps}
+            step={step}
+            state={state}
+            pieces={run.progress.pieces}
+            called={called}
+            readings={run.progress.readings.filter((r) => r.piece === piece)}
+            findings={run.findings}
+            now={now}
+            record={(...bodies) => run.record(piece, ...saysWho(step.id), ...bodies)}
+            back={back}
+            onEnded={(ended) => setLast({ piece, steps: ended })}
+            onLeave={() => choose(null)}
+            onStep={(stepId) => choose({ piece, stepId })}
+            tone={tablet.tone}
+          />
+        )}
+      </Presses>
     </>
   );
 }

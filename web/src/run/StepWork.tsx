@@ -22,14 +22,16 @@ import { JoinChoice } from './JoinChoice.js';
 import { Spare } from './Spare.js';
 import { StepList } from './StepList.js';
 import { WoodStrip } from './WoodStrip.js';
-import { useState, type ReactNode } from 'react';
+import { useRef, useState, type ReactNode } from 'react';
 import { Mend, MendSo } from './Mend.js';
 import { Note } from './Note.js';
 import { ReadingEntry } from './ReadingEntry.js';
+import { reopening } from './reopening.js';
 import { ReadingList } from './ReadingList.js';
 import { Reject } from './Reject.js';
 import { StepTimers } from './StepTimers.js';
 import { TrialFit } from './TrialFit.js';
+import { useReadings } from './useReadings.js';
 import { useTone } from './useTone.js';
 
 interface StepWorkProps {
@@ -61,7 +63,7 @@ export function StepWork(props: StepWorkProps) {
   const { part, steps, step, state, readings, record, onLeave, now } = props;
   const holds = holdsOn(step, steps, state, now);
   const own = readings.filter((r) => r.stepId === step.id);
-  const open = step.measures.filter((id) => !own.some((r) => r.stationId === id));
+  const { open, failed, take } = useReadings(step, own, record);
   const station = part.stations.find((s) => s.id === open[0]);
   const figure = keyFigure(step, part, station);
   const cautions = part.cautions.filter((c) => c.stepIds.includes(step.id));
@@ -76,15 +78,26 @@ export function StepWork(props: StepWorkProps) {
   const [picked, pick] = useState<number[] | null>(null);
   const [mending, setMending] = useState(false);
   const taken = picked ?? offered;
+  // a tap counts once for what it was meant for: a second one in the same moment is the same tap
+  const ending = useRef(false);
+  const [notKept, setNotKept] = useState(false);
   const finish = async (ended: readonly Step[]) => {
-    props.onEnded(ended);
-    await record(
-      ...(step.takes && taken.length > 0
-        ? [{ kind: 'joined' as const, stepId: step.id, pieces: taken }]
-        : []),
-      ...ended.map(({ id }): RunEventBody => ({ kind: 'done', stepId: id })),
-    );
-    onLeave();
+    if (ending.current) return;
+    ending.current = true;
+    try {
+      await record(
+        ...(step.takes && taken.length > 0
+          ? [{ kind: 'joined' as const, stepId: step.id, pieces: taken }]
+          : []),
+        ...ended.map(({ id }): RunEventBody => ({ kind: 'done', stepId: id })),
+      );
+      props.onEnded(ended);
+      onLeave();
+    } catch {
+      setNotKept(true);
+    } finally {
+      ending.current = false;
+    }
   };
   const frame = state.rejected ? 'stop' : held && !closed ? (isWaiting(holds) ? 'wait' : 'held') : 'free';
   useTone(frame, props.tone);
@@ -105,6 +118,11 @@ export function StepWork(props: StepWorkProps) {
                 </p>
               ))}
             </div>
+          )}
+          {notKept && (
+            <p className="run-caution" role="alert">
+              ▲ This device could not keep that: it is not done yet. Make room on it, or tap once more.
+            </p>
           )}
           {state.rejected && <p className="run-caution">■ Rejected: {state.rejected.cause}</p>}
           {held && !closed && (
@@ -128,7 +146,14 @@ export function StepWork(props: StepWorkProps) {
                   choose={pick}
                 />
               )}
-              {station && <ReadingEntry key={station.id} station={station} step={step} record={record} />}
+              {station && (
+                <ReadingEntry
+                  key={`${station.id} ${failed.has(station.id)}`}
+                  station={station}
+                  again={failed.get(station.id)}
+                  take={(reading) => void take(station.id, reading)}
+                />
+              )}
               <StepTimers step={step} state={state} now={now} record={record} />
               {step.trialFit && <TrialFit step={step} state={state} record={record} />}
               {checks.map((check) => (
@@ -178,11 +203,7 @@ export function StepWork(props: StepWorkProps) {
         {props.back}
         {state.rejected && <TakeRejectionBack rejected={state.rejected} record={record} />}
         {state.done.has(step.id) && !state.rejected && (
-          <button
-            type="button"
-            className="run-quiet"
-            onClick={() => void record({ kind: 'reopened', stepId: step.id })}
-          >
+          <button type="button" className="run-quiet" onClick={() => void record(reopening(state, step.id))}>
             It is not done yet
           </button>
         )}

@@ -15,7 +15,9 @@ const event: AsideEvent['event'] = {
 };
 const shown = (connection: Sent, pending: number, aside: AsideEvent[] = []) => {
   const onSendAgain = jest.fn();
-  const app = shownInApp(<Connection {...{ connection, pending, aside, onSendAgain }} awake />);
+  const app = shownInApp(
+    <Connection {...{ connection, pending, aside, onSendAgain }} awake asOf={null} owner={null} />,
+  );
   return { ...app, onSendAgain, words: () => screen.getByRole('status').textContent };
 };
 

@@ -2,8 +2,10 @@ import 'fake-indexeddb/auto';
 import type { RunEvent } from '@compas/core';
 import { ask } from '../api/client.js';
 import { ApiProblem } from '../api/problem.js';
-import { set } from 'idb-keyval';
-import { flush, nextSequence, recallBatch, rememberBatch } from './eventQueue.js';
+import { del, set } from 'idb-keyval';
+import { deviceId, nextSequence } from './device.js';
+import { flush } from './eventQueue.js';
+import { recallBatch, rememberBatch } from './seenBatch.js';
 import { asideOf, enqueue, queued, takeUp } from './keptEvents.js';
 import type { BatchDetail } from '../api/batch.js';
 import { randomId } from '../api/randomId.js';
@@ -21,6 +23,8 @@ const event = (sequence: number): RunEvent => ({
   body: { kind: 'done', stepId: 'saw' },
 });
 
+const TAKEN = { stored: 1, known: 0, setAside: [] };
+
 /** What the server got, in order. */
 const received = (): RunEvent[] =>
   server.mock.calls.flatMap((call: unknown[]) => (call[2] as { body: { events: RunEvent[] } }).body.events);
@@ -28,7 +32,7 @@ const received = (): RunEvent[] =>
 let batch = '';
 beforeEach(() => {
   batch = randomId();
-  server.mockReset().mockResolvedValue({ stored: 1, known: 0, setAside: [] });
+  server.mockReset().mockResolvedValue(TAKEN);
 });
 
 describe('the queue', () => {
@@ -79,7 +83,7 @@ describe('the queue', () => {
     const late = event(2);
     server.mockImplementationOnce(async () => {
       await enqueue(batch, late);
-      return { stored: 1, known: 0, setAside: [] };
+      return TAKEN;
     });
     expect(await flush(batch)).toBe('all sent');
     expect(received().map((e) => e.sequence)).toEqual([1, 2]);
@@ -108,7 +112,7 @@ describe('the queue', () => {
     server.mockImplementation((_: unknown, __: unknown, init: { body: { events: RunEvent[] } }) =>
       init.body.events.length > 2
         ? Promise.reject(new ApiProblem(413, 'The request is larger than this address takes.'))
-        : Promise.resolve({}),
+        : Promise.resolve(TAKEN),
     );
     expect(await flush(batch)).toBe('all sent');
     const taken = pieces().filter((p) => p.length <= 2);
@@ -123,7 +127,7 @@ describe('the queue', () => {
     server.mockImplementation((_: unknown, __: unknown, init: { body: { events: RunEvent[] } }) =>
       init.body.events.some((e) => e.id === bad!.id)
         ? Promise.reject(new ApiProblem(422, 'It names no step.'))
-        : Promise.resolve({}),
+        : Promise.resolve(TAKEN),
     );
     expect(await flush(batch)).toBe('all sent');
     expect(await queued(batch)).toEqual([]);
@@ -134,7 +138,7 @@ describe('the queue', () => {
         .filter((e) => e.id !== bad!.id)
         .map((e) => e.sequence),
     ).toEqual(expect.arrayContaining([0, 1, 3, 4]));
-    server.mockReset().mockResolvedValue({});
+    server.mockReset().mockResolvedValue(TAKEN);
     await takeUp(batch);
     expect(await asideOf(batch)).toEqual([]);
     expect(await flush(batch)).toBe('all sent');
@@ -170,12 +174,18 @@ describe('the queue', () => {
 
 describe('this device', () => {
   it('counts its events up, also when two are made at once', async () => {
-    const first = await nextSequence();
+    const { device, first } = await nextSequence();
     const both = await Promise.all([nextSequence(), nextSequence()]);
-    expect([...both].sort((a, b) => a - b)).toEqual([first + 1, first + 2]);
+    expect(both.map((n) => n.first).sort((a, b) => a - b)).toEqual([first + 1, first + 2]);
     // what one tap records stands in a row, whoever asks meanwhile
     const rows = await Promise.all([nextSequence(3), nextSequence(2), nextSequence()]);
-    expect(rows).toEqual([first + 3, first + 6, first + 8]);
+    expect(rows.map((n) => n.first)).toEqual([first + 3, first + 6, first + 8]);
+    // all under one full id, which is lost only together with the count
+    expect(device).toMatch(/^[0-9a-f-]{36}$/);
+    expect(new Set([...both, ...rows].map((n) => n.device))).toEqual(new Set([device]));
+    expect(await deviceId()).toBe(device);
+    await del('device');
+    expect((await nextSequence()).device).not.toBe(device);
   });
 
   it('makes ids that are v4 UUIDs and differ', () => {
@@ -189,13 +199,16 @@ describe('this device', () => {
   it('remembers a batch as it was last seen', async () => {
     const lots = [{ partId: 'p', first: 1, count: 3 }];
     const kept = { id: batch, planHash: 'a1', lastEvent: 7, lots, events: [] } as unknown as BatchDetail;
-    await rememberBatch(kept);
-    expect(await recallBatch(batch)).toEqual(kept);
+    await rememberBatch({ batch: kept, seenAt: 5 });
+    expect(await recallBatch(batch)).toEqual({ batch: kept, seenAt: 5 });
     // one that an older Compas kept is shown, and asked for anew from its beginning
     const plan = { parts: [{ partId: 'p' }] };
     const old = { id: batch, pieces: 3, snapshot: { plan } } as unknown as BatchDetail;
-    await rememberBatch(old);
-    expect(await recallBatch(batch)).toEqual({ ...old, lots, planHash: '', lastEvent: 0 });
+    await set(`batch/${batch}`, old);
+    expect(await recallBatch(batch)).toEqual({
+      batch: { ...old, lots, planHash: '', lastEvent: 0 },
+      seenAt: null,
+    });
     expect(await recallBatch(randomId())).toBeUndefined();
   });
 });

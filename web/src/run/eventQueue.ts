@@ -1,15 +1,17 @@
-import { lotsOf, type RunEvent } from '@compas/core';
-import { get, set, update } from 'idb-keyval';
-import type { BatchDetail } from '../api/batch.js';
+import type { RunEvent } from '@compas/core';
 import { ask } from '../api/client.js';
 import { ApiProblem } from '../api/problem.js';
-import { randomId } from '../api/randomId.js';
+import { deviceClock } from './device.js';
+import { asOneSender } from './oneSender.js';
 import { letGo, putAside, queued } from './keptEvents.js';
 
 /** At most so many are sent at a time; the server takes 500. */
 const SENT_AT_ONCE = 200;
 /** And so many bytes: the server takes a megabyte, and a weak network likes small pieces. */
 const BYTES_AT_ONCE = 400_000;
+/** A network that lets no piece through gets smaller ones, down to this, bytes. */
+const LEAST_BYTES = 20_000;
+let bytesAtOnce = BYTES_AT_ONCE;
 
 /** What became of sending. */
 export type Sent = 'all sent' | 'no connection' | 'signed out' | 'refused' | 'not kept';
@@ -28,19 +30,25 @@ const KEEPS: Readonly<Record<number, Sent>> = {
  * id that arrives twice is harmless, so a lost answer is too. A piece that is not taken is halved, down to the one event
  * that the server cannot read: that one is put aside and holds up nothing.
  */
-export async function flush(batchId: string): Promise<Sent> {
+export const flush = (batchId: string): Promise<Sent> => asOneSender(() => sendQueue(batchId));
+
+async function sendQueue(batchId: string): Promise<Sent> {
   let most = SENT_AT_ONCE;
   for (;;) {
-    const piece = fitting(await queued(batchId, most));
+    const piece = fitting(await queued(batchId, most), bytesAtOnce);
     const [alone] = piece;
     if (!alone) return 'all sent';
     try {
-      await ask('post', '/api/batches/{id}/events', {
+      const { jumps } = await deviceClock();
+      const { setAside } = await ask('post', '/api/batches/{id}/events', {
         params: { path: { id: batchId } },
-        body: { events: piece },
+        body: { events: piece, sent: new Date().toISOString(), jumps },
       });
+      await letGo(batchId, piece, new Set(setAside.map(({ id }) => id ?? '')));
+      bytesAtOnce = Math.min(BYTES_AT_ONCE, 2 * bytesAtOnce);
     } catch (error) {
       const kept = keptBy(error);
+      if (kept === 'no connection') bytesAtOnce = Math.max(LEAST_BYTES, bytesAtOnce / 2);
       if (kept !== null) return kept;
       if (piece.length > 1) most = Math.ceil(piece.length / 2);
       else {
@@ -49,7 +57,6 @@ export async function flush(batchId: string): Promise<Sent> {
       }
       continue;
     }
-    await letGo(batchId, piece);
     most = SENT_AT_ONCE;
   }
 }
@@ -61,45 +68,8 @@ function keptBy(error: unknown): Sent | null {
 }
 
 /** As many of the first events as fit into one piece; one that is larger than that goes by itself. */
-function fitting(events: readonly RunEvent[]): RunEvent[] {
-  let room = BYTES_AT_ONCE;
+function fitting(events: readonly RunEvent[], bytes: number): RunEvent[] {
+  let room = bytes;
   const at = events.findIndex((event) => (room -= JSON.stringify(event).length) < 0);
   return events.slice(0, at < 0 ? events.length : Math.max(1, at));
-}
-
-/** Random id of this device, and its count of events. */
-export const deviceId = (): string => remembered('compas.device', () => `tablet ${randomId().slice(0, 4)}`);
-
-/**
- * The next numbers of this device, so many in a row: what one tap records is counted together, and a quicker second tap
- * comes after all of it.
- * @returns the first of them
- */
-export async function nextSequence(count = 1): Promise<number> {
-  let last = 0;
-  await update<number>('sequence', (before) => (last = (before ?? 0) + count));
-  return last - count + 1;
-}
-
-function remembered(key: string, make: () => string): string {
-  const before = localStorage.getItem(key);
-  if (before !== null) return before;
-  const made = make();
-  localStorage.setItem(key, made);
-  return made;
-}
-
-/** The batch as it was last seen, for when the server cannot be reached. */
-export const rememberBatch = (batch: BatchDetail): Promise<void> => set(`batch/${batch.id}`, batch);
-
-/**
- * A batch that was kept before plans had addresses and events numbers is shown as it was; what came since
- * its beginning is then asked for.
- */
-export async function recallBatch(id: string): Promise<BatchDetail | undefined> {
-  const kept = await get<BatchDetail>(`batch/${id}`);
-  if (!kept) return undefined;
-  // what was kept before batches knew parts has one
-  const lots = kept.lots ?? lotsOf([{ partId: kept.snapshot.plan.parts[0].partId, pieces: kept.pieces }]);
-  return { ...kept, lots, planHash: kept.planHash ?? '', lastEvent: kept.lastEvent ?? 0 };
 }

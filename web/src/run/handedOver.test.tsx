@@ -33,7 +33,11 @@ const take = async (name: string) => {
   const group = await screen.findByRole('radiogroup', { name: 'At the lathe', hidden: true });
   fireEvent.click(within(group).getByRole('radio', { name, hidden: true }));
 };
-const press = async (name: string | RegExp) => fireEvent.click(await screen.findByRole('button', { name }));
+const press = async (name: string | RegExp) => {
+  // what is pressed sooner than it is seen does nothing
+  await new Promise((seen) => setTimeout(seen, 400));
+  fireEvent.click(await screen.findByRole('button', { name }));
+};
 
 beforeEach(async () => {
   localStorage.clear();

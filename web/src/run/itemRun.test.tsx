@@ -5,7 +5,7 @@ import { screen, waitFor, within } from '@testing-library/react';
 import { clear } from 'idb-keyval';
 import { answersOf, recorded } from '../../test/exampleBatch.js';
 import { exampleTops, madeWhole } from '../../test/exampleItems.js';
-import { answering, shownInApp, type Asked } from '../../test/inApp.js';
+import { answering, shownInApp, unhurried, type Asked } from '../../test/inApp.js';
 import RunScreen from './RunScreen.js';
 
 const plain = exampleTops(2);
@@ -21,7 +21,7 @@ function atTheLathe(events: RunEvent[]) {
     [`POST /api/batches/${batch.id}/spares`]: () => ({ body: {} }),
   });
   const shown = shownInApp(<RunScreen />, { at: `/batches/${batch.id}/run`, path: '/batches/:id/run' });
-  return { ...shown, batch, asked };
+  return { ...shown, user: unhurried(shown.user), batch, asked };
 }
 const bodiesOf = (asked: Asked[]) =>
   asked.flatMap((a) =>

@@ -2,9 +2,10 @@ import 'fake-indexeddb/auto';
 import type { RunEvent } from '@compas/core';
 import { randomUUID } from 'node:crypto';
 import { screen, waitFor, within } from '@testing-library/react';
-import { clear } from 'idb-keyval';
+import { clear, get, set } from 'idb-keyval';
 import { answersOf, exampleBatch, recorded } from '../../test/exampleBatch.js';
-import { answering, shownInApp, type Asked } from '../../test/inApp.js';
+import { answering, shownInApp, unhurried, type Asked } from '../../test/inApp.js';
+import { queued } from './keptEvents.js';
 import RunScreen from './RunScreen.js';
 
 const stored = { body: { stored: 1, known: 0, setAside: [] } };
@@ -32,7 +33,7 @@ function atTheLathe(events: RunEvent[] = [], network: () => boolean = () => true
     },
   });
   const shown = shownInApp(<RunScreen />, { at: `/batches/${batch.id}/run`, path: '/batches/:id/run' });
-  return { ...shown, batch, asked };
+  return { ...shown, user: unhurried(shown.user), batch, asked };
 }
 
 const sentOf = (asked: Asked[]): RunEvent[] =>
@@ -41,6 +42,10 @@ const bodiesOf = (asked: Asked[], piece: number) =>
   sentOf(asked)
     .filter((e) => e.piece === piece && e.body.kind !== 'started')
     .map((e) => e.body);
+
+/** Id of the event that said a step is done. */
+const idOfDone = (asked: Asked[], stepId: string) =>
+  sentOf(asked).find((e) => e.body.kind === 'done' && e.body.stepId === stepId)?.id;
 
 beforeEach(() => clear());
 
@@ -93,12 +98,15 @@ describe('the lathe screen', () => {
   });
 
   it('takes back a step that was called done by mistake, on the piece that is looked at', async () => {
-    const { user, asked } = atTheLathe([recorded(2, { kind: 'done', stepId: SAW })]);
+    const mistaken = recorded(2, { kind: 'done', stepId: SAW });
+    const { user, asked } = atTheLathe([mistaken]);
     await user.click(await screen.findByRole('button', { name: /^Piece 2,/ }));
     const steps = screen.getByRole('list', { name: 'Steps of this piece' });
     await user.click(within(steps).getByRole('button', { name: /^\S* ?(Saw the blank|Saw, square)/ }));
     await user.click(screen.getByRole('button', { name: 'It is not done yet' }));
-    await waitFor(() => expect(bodiesOf(asked, 2)).toEqual([{ kind: 'reopened', stepId: SAW }]));
+    await waitFor(() =>
+      expect(bodiesOf(asked, 2)).toEqual([{ kind: 'reopened', stepId: SAW, eventId: mistaken.id }]),
+    );
   });
 
   it('takes the last tap back where it was made, all that it ended, until the next one', async () => {
@@ -108,8 +116,8 @@ describe('the lathe screen', () => {
     await user.click(await screen.findByRole('button', { name: 'Take back: 2 steps, piece 1' }));
     await waitFor(() =>
       expect(bodiesOf(asked, 1).slice(2)).toEqual([
-        { kind: 'reopened', stepId: FACE },
-        { kind: 'reopened', stepId: SAW },
+        { kind: 'reopened', stepId: FACE, eventId: idOfDone(asked, FACE) },
+        { kind: 'reopened', stepId: SAW, eventId: idOfDone(asked, SAW) },
       ]),
     );
     expect(await screen.findByRole('heading', { name: 'Saw the blank' })).toBeTruthy();
@@ -178,32 +186,54 @@ describe('the lathe screen', () => {
     expect(arrived.map((e) => e.sequence)).toEqual(arrived.map((_, i) => arrived[0]!.sequence + i));
   });
 
-  it('sends at once what is recorded while the answer about the last is read', async () => {
+  it('sends at once what is recorded while what came last is still being read', async () => {
     const batch = someBatch();
     const answers = answersOf(batch);
     const events = `GET /api/batches/${batch.id}/events` as const;
     let reads = 0;
-    let answer: (() => void) | undefined;
     const asked = answering({
       ...answers,
       [`POST /api/batches/${batch.id}/events`]: () => stored,
-      // what is read after something was stored comes slowly
-      [events]: async () => {
-        if (++reads > 1 && !answer) await new Promise<void>((done) => (answer = done));
-        return answers[events]!();
-      },
+      // from the second on the network swallows what is asked
+      [events]: () => (++reads > 1 ? new Promise(() => undefined) : answers[events]!()),
     });
     const { user } = shownInApp(<RunScreen />, { at: `/batches/${batch.id}/run`, path: '/batches/:id/run' });
-    await waitFor(() => expect(answer).toBeDefined(), { timeout: 4_000 });
-    await user.click(await screen.findByRole('button', { name: 'Done' }));
-    // done with the first, begun with the second
-    await screen.findByText(/saving 2/);
-    expect(bodiesOf(asked, 1)).toEqual([]);
-    answer!();
-    // well before the next round of the clock, which comes every five seconds
+    await screen.findByRole('button', { name: 'Done' });
+    await waitFor(() => expect(reads).toBeGreaterThan(1), { timeout: 4_000 });
+    await user.click(screen.getByRole('button', { name: 'Done' }));
     await waitFor(() => expect(bodiesOf(asked, 1)).toEqual([{ kind: 'done', stepId: SAW }]), {
-      timeout: 2_500,
+      timeout: 1_500,
     });
+  });
+
+  it('opens from what is kept when nothing answers within three seconds, and says how old that is', async () => {
+    const first = atTheLathe(sawn(1));
+    await screen.findByText('piece 2 of 3');
+    first.unmount();
+    answering(
+      Object.fromEntries(
+        Object.keys(answersOf(first.batch)).map((q) => [q, () => new Promise(() => undefined)]),
+      ),
+    );
+    const seen = await get<{ seenAt: number }>(`batch/${first.batch.id}`);
+    await set(`batch/${first.batch.id}`, { ...seen, seenAt: Date.UTC(2026, 2, 2, 9, 30) });
+    shownInApp(<RunScreen />, { at: `/batches/${first.batch.id}/run`, path: '/batches/:id/run' });
+    expect(await screen.findByText('piece 2 of 3', {}, { timeout: 4_500 })).toBeTruthy();
+    expect(screen.getByRole('status').textContent).toMatch(/As it was Mon 2 Mar, \d\d:30\./);
+  });
+
+  it('still counts what was sent and not read back, when it is opened again without a network', async () => {
+    let up = true;
+    const { user, unmount, batch, asked } = atTheLathe([], () => up);
+    await user.click(await screen.findByRole('button', { name: /^All 2 done/ }));
+    await waitFor(() => expect(bodiesOf(asked, 1)).toHaveLength(2));
+    // what the server answers about the batch is as it was before: the tablet has read nothing back
+    await waitFor(async () => expect(await queued(batch.id)).toEqual([]));
+    unmount();
+    up = false;
+    answering({});
+    shownInApp(<RunScreen />, { at: `/batches/${batch.id}/run`, path: '/batches/:id/run' });
+    expect(await screen.findByText('piece 2 of 3')).toBeTruthy();
   });
 
   it('does not call done what the server could not read: it stands aside with its words, and is sent again', async () => {

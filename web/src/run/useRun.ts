@@ -10,12 +10,15 @@ import {
 } from '@compas/core';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { loadBatch } from '../api/batch.js';
-import { ApiProblem } from '../api/problem.js';
-import { randomId } from '../api/randomId.js';
 import type { BatchDetail } from '../api/batch.js';
-import { deviceId, flush, nextSequence, recallBatch, rememberBatch, type Sent } from './eventQueue.js';
-import { asideOf, enqueue, queued, takeUp, waitingOf, type AsideEvent } from './keptEvents.js';
+import { sessionQuery } from '../api/session.js';
+import { deviceId } from './device.js';
+import { fetchBatch } from './fetchBatch.js';
+import type { SeenBatch } from './seenBatch.js';
+import { flush, type Sent } from './eventQueue.js';
+import { asideOf, ownerOf, queued, sentOf, takeUp, waitingOf, type AsideEvent } from './keptEvents.js';
+import { useNow } from '../ui/useNow.js';
+import { heard, recordHere } from './recordHere.js';
 import { recordFindings } from './recordFindings.js';
 
 export interface Run {
@@ -33,39 +36,45 @@ export interface Run {
   /** sends what was put aside once more */
   sendAgain: () => void;
   record: (piece: number, ...bodies: RunEventBody[]) => Promise<void>;
+  /** id of this device; '' until it is known */
+  device: string;
+  /** instant at which the server was last heard, where what is shown may be old, ms */
+  asOf: number | null;
+  /** workshop that the queue belongs to, where it is known */
+  owner: string | null;
 }
 
 const RETRY_MS = 5_000;
-
-/** The batch from the server, or as it was last seen when there is no connection. */
-async function fetchBatch(id: string, shown: BatchDetail | undefined): Promise<BatchDetail> {
-  const known = shown ?? (await recallBatch(id).catch(() => undefined));
-  try {
-    const batch = await loadBatch(id, known);
-    await rememberBatch(batch).catch(() => undefined);
-    return batch;
-  } catch (error) {
-    const answered = error instanceof ApiProblem && error.status < 500;
-    if (known && !answered) return known;
-    throw error;
-  }
-}
+/** Tablets on one batch follow each other so, ms. */
+const FOLLOW_MS = 2_000;
+/** What was heard of the server longer ago may be old, ms. */
+const MAY_BE_OLD = 15_000;
 
 /** A batch at the lathe: what the server knows and what this device has recorded since. */
 export function useRun(id: string): Run {
   const client = useQueryClient();
   const query = useQuery({
     queryKey: ['run', id],
-    queryFn: () => fetchBatch(id, client.getQueryData<BatchDetail>(['run', id])),
+    queryFn: () =>
+      fetchBatch(id, client.getQueryData<SeenBatch>(['run', id]), (late) =>
+        client.setQueryData(['run', id], late),
+      ),
     throwOnError: false,
     networkMode: 'always',
     retry: false,
+    structuralSharing: false,
+    refetchInterval: ({ state }) => (state.error ? RETRY_MS : FOLLOW_MS),
   });
+  const batch = query.data?.batch;
+  const now = useNow(RETRY_MS);
+  const seenAt = query.data?.seenAt ?? null;
   // events of this device stay in sight until the server's answer holds them, also while they are sent
   const [own, setOwn] = useState<RunEvent[]>([]);
   const [pending, setPending] = useState(0);
   const [aside, setAside] = useState<readonly AsideEvent[]>([]);
   const [connection, setConnection] = useState<Sent>('all sent');
+  const [device, setDevice] = useState('');
+  const [owner, setOwner] = useState<string | null>(null);
   const sending = useRef(false);
   /** something was recorded while the last was on its way: it does not wait for the next round */
   const more = useRef(false);
@@ -74,8 +83,11 @@ export function useRun(id: string): Run {
     setAside(await asideOf(id));
   }, [id]);
   const refresh = useCallback(async () => {
-    const queue = await queued(id);
-    setOwn((before) => merged(before, queue));
+    const kept = [...(await sentOf(id)), ...(await queued(id))].map(heard);
+    const [own, owner] = [await deviceId(), await ownerOf(id)];
+    setOwn((before) => merged(before, kept));
+    setDevice(own);
+    setOwner(owner?.workshop ?? null);
     await count();
   }, [id, count]);
 
@@ -90,8 +102,9 @@ export function useRun(id: string): Run {
         const result = await flush(id);
         setConnection(result);
         if (result === 'all sent' && had > 0) {
-          await client.invalidateQueries({ queryKey: ['run', id] });
-          await client.invalidateQueries({ queryKey: ['batches'] });
+          // what is read back comes when it comes: nothing is kept from being sent by it
+          void client.invalidateQueries({ queryKey: ['run', id] });
+          void client.invalidateQueries({ queryKey: ['batches'] });
         }
         await count();
       }
@@ -120,53 +133,43 @@ export function useRun(id: string): Run {
     void takeUp(id).then(refresh).then(send);
   }, [id, refresh, send]);
 
-  const planVersion = query.data?.planVersion ?? 1;
+  const planVersion = batch?.planVersion ?? 1;
   const record = useCallback(
     async (piece: number, ...bodies: RunEventBody[]) => {
-      const at = new Date().toISOString();
-      const device = deviceId();
-      const first = await nextSequence(bodies.length);
-      const events = bodies.map((body, i): RunEvent => ({
-        id: randomId(),
-        piece,
-        at,
-        device,
-        sequence: first + i,
-        planVersion,
-        body,
-      }));
-      // what one tap ended is kept at once: nobody sees half of it
-      await enqueue(id, ...events);
-      // what was kept is known: a long queue is not read again for a tap
-      setOwn((before) => merged(before, events));
-      setPending((before) => before + events.length);
+      try {
+        const session = client.getQueryData(sessionQuery.queryKey);
+        const kept = await recordHere({ batchId: id, planVersion, piece, bodies }, session);
+        // what was kept is known: a long queue is not read again for a tap
+        setOwn((before) => merged(before, kept));
+        setPending((before) => before + kept.length);
+      } catch (error) {
+        setConnection('not kept');
+        throw error;
+      }
       void send();
     },
-    [id, planVersion, send],
+    [id, planVersion, send, client],
   );
 
   // what the server could not read is not done: it is in sight as put aside
   const events = useMemo(() => {
     const unread = new Set(aside.map(({ event }) => event.id));
     return merged(
-      query.data?.events ?? [],
+      batch?.events ?? [],
       own.filter((e) => !unread.has(e.id)),
     );
-  }, [query.data, own, aside]);
+  }, [batch, own, aside]);
   const steps = useMemo(
-    () => (query.data ? withMends(stepsOfPlan(query.data.snapshot.plan), events) : []),
-    [query.data, events],
+    () => (batch ? withMends(stepsOfPlan(batch.snapshot.plan), events) : []),
+    [batch, events],
   );
   const progress = useMemo(
-    () => (query.data ? progressOf(query.data.lots, events, steps) : null),
-    [query.data, events, steps],
+    () => (batch ? progressOf(batch.lots, events, steps) : null),
+    [batch, events, steps],
   );
-  const findings = useMemo(
-    () => (query.data ? recordFindings(query.data, events) : []),
-    [query.data, events],
-  );
+  const findings = useMemo(() => (batch ? recordFindings(batch, events) : []), [batch, events]);
   return {
-    batch: query.data,
+    batch,
     error: query.error,
     progress,
     steps,
@@ -176,6 +179,9 @@ export function useRun(id: string): Run {
     aside,
     sendAgain,
     record,
+    device,
+    asOf: seenAt !== null && now - seenAt > MAY_BE_OLD ? seenAt : null,
+    owner,
   };
 }
 

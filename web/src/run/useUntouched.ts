@@ -5,7 +5,7 @@ const LONG = 5 * 60_000;
 
 /**
  * Whether the screen has not been touched for long, how to say that somebody is here again, and how to make it ask.
- * @param now instant in ms
+ * @param now instant by this device's clock, ms
  */
 export function useUntouched(now: number): [boolean, () => void, () => void] {
   const [touched, setTouched] = useState(now);

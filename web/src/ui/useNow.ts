@@ -1,11 +1,12 @@
 import { useEffect, useState } from 'react';
+import { serverNow } from '../api/clock.js';
 
-/** The present instant in ms, renewed every so often. */
-export function useNow(every: number): number {
-  const [now, setNow] = useState(() => Date.now());
+/** The present instant by the server's clock, or by another, in ms, renewed every so often. */
+export function useNow(every: number, clock: () => number = serverNow): number {
+  const [now, setNow] = useState(clock);
   useEffect(() => {
-    const timer = setInterval(() => setNow(Date.now()), every);
+    const timer = setInterval(() => setNow(clock()), every);
     return () => clearInterval(timer);
-  }, [every]);
+  }, [every, clock]);
   return now;
 }

@@ -13,7 +13,7 @@ const UNNUMBERED = ['patterns', 'kits', 'cuttings', 'batches'];
  * It gives back all events of the pieces it touched, since each statement in it sees what was committed
  * before the lock was had.
  */
-const RECORD_EVENTS = `
+export const RECORD_EVENTS = `
 CREATE FUNCTION record_events(wanted uuid, incoming jsonb, by_user uuid) RETURNS jsonb
 LANGUAGE plpgsql SECURITY INVOKER SET search_path = public, pg_temp AS $$
 DECLARE

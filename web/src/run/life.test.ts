@@ -1,0 +1,84 @@
+import 'fake-indexeddb/auto';
+import type { RunEvent } from '@compas/core';
+import { clear, get, set } from 'idb-keyval';
+import { randomId } from '../api/randomId.js';
+import { belongsTo, enqueue, forgetOld, letGo, queued, queues, sentOf } from './keptEvents.js';
+import { knowLife } from './life.js';
+import { asOneSender } from './oneSender.js';
+
+const DAY = 24 * 3_600_000;
+const event = (sequence: number): RunEvent => ({
+  id: randomId(),
+  piece: 1,
+  at: new Date(sequence * 1000).toISOString(),
+  device: 'tablet',
+  sequence,
+  planVersion: 1,
+  body: { kind: 'done', stepId: 'saw' },
+});
+let batch = '';
+beforeEach(async () => {
+  batch = randomId();
+  await clear();
+});
+/** Kept, and taken by the server. */
+async function sent(...events: RunEvent[]): Promise<void> {
+  await enqueue(batch, ...events);
+  await letGo(batch, events);
+}
+
+describe('what was sent', () => {
+  it('stays for thirty days, and is forgotten then', async () => {
+    const events = [event(1), event(2)];
+    await sent(...events);
+    expect(await queued(batch)).toEqual([]);
+    expect(await sentOf(batch)).toEqual(events);
+    await forgetOld(Date.now() + 29 * DAY);
+    expect(await sentOf(batch)).toHaveLength(2);
+    await forgetOld(Date.now() + 31 * DAY);
+    expect(await sentOf(batch)).toEqual([]);
+  });
+
+  it('does not count where the server set it aside', async () => {
+    const [good, bad] = [event(1), event(2)];
+    await enqueue(batch, good, bad);
+    await letGo(batch, [good, bad], new Set([bad.id]));
+    expect(await sentOf(batch)).toEqual([good]);
+  });
+
+  it('goes out again, in its order, when the database of the server lives anew; what was last seen is forgotten', async () => {
+    const events = [event(1), event(2)];
+    expect(await knowLife('first')).toBe(false);
+    await sent(...events);
+    await set(`batch/${batch}`, { id: batch });
+    expect(await knowLife('first')).toBe(false);
+    expect(await queued(batch)).toEqual([]);
+    const since = event(3);
+    await enqueue(batch, since);
+    expect(await knowLife('second')).toBe(true);
+    expect(await queued(batch)).toEqual([...events, since]);
+    expect(await get(`batch/${batch}`)).toBeUndefined();
+    // once
+    expect(await knowLife('second')).toBe(false);
+  });
+});
+
+it('a queue says whose it is and how long', async () => {
+  await enqueue(batch, event(1), event(2));
+  const owner = { workshopId: 'w1', workshop: 'The Long Shed' };
+  await belongsTo(batch, owner);
+  expect((await queues()).find((q) => q.batchId === batch)).toEqual({ batchId: batch, events: 2, owner });
+});
+
+it('one sends at a time, and one that fails holds up nobody', async () => {
+  const order: string[] = [];
+  const sender = (name: string, fails = false) =>
+    asOneSender(async () => {
+      order.push(`${name} begins`);
+      await new Promise((slow) => setTimeout(slow, 5));
+      order.push(`${name} ends`);
+      if (fails) throw new Error('no connection');
+    });
+  await Promise.allSettled([sender('a'), sender('b', true), sender('c')]);
+  expect(order).toEqual(['a begins', 'a ends', 'b begins', 'b ends', 'c begins', 'c ends']);
+});
