@@ -1,4 +1,4 @@
-import { expect, type Page } from '@playwright/test';
+import { expect, type Locator, type Page } from '@playwright/test';
 
 /** Comes in by the button on the first screen, as anybody would who tries Compas. */
 export async function enterDemo(page: Page): Promise<void> {
@@ -45,4 +45,15 @@ export async function goPast(page: Page): Promise<void> {
   await unlock.click();
   await page.getByLabel('Why is it right this time?').fill('quick glue');
   await page.getByRole('button', { name: 'Unlock' }).click();
+}
+
+/** A step that was ended is on the glass by then, and its next one seen, ms. */
+const SEEN = 600;
+let ended = 0;
+
+/** Ends what is at hand at the lathe, like somebody who looks before they press: what is pressed sooner does nothing. */
+export async function endStep(page: Page, button: Locator): Promise<void> {
+  await page.waitForTimeout(Math.max(0, ended + SEEN - Date.now()));
+  await button.click();
+  ended = Date.now();
 }

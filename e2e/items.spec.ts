@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { enterDemo, goPast } from './door.js';
+import { endStep, enterDemo, goPast } from './door.js';
 
 /** Takes up whatever is next until something is true of the screen. */
 async function goOn(page: Page, until: () => Promise<boolean>): Promise<void> {
@@ -14,7 +14,7 @@ async function goOn(page: Page, until: () => Promise<boolean>): Promise<void> {
     await goPast(page);
     await expect(done).toBeVisible();
     const stood = await where(page);
-    await ((await whole.isVisible()) ? whole : done).click();
+    await endStep(page, (await whole.isVisible()) ? whole : done);
     await expect
       .poll(async () => (await finished.isVisible()) || (await where(page)) !== stood, { intervals: [40] })
       .toBe(true);
@@ -72,7 +72,7 @@ test('five tops are ordered whole, a stem is rejected and replaced, and all go t
     await page.getByRole('button', { name: 'Make one more stem' }).click();
     await expect(pieces.getByRole('button', { name: /^Stem 6,/ })).toBeVisible();
     await expect(pieces.getByRole('button', { name: /^Body 2,/ })).toHaveAttribute('data-state', 'open');
-    await page.getByRole('button', { name: 'To the next piece' }).click();
+    await endStep(page, page.getByRole('button', { name: 'To the next piece' }));
   });
 
   await test.step('stems and bodies are made, then joined: which goes with which is said at the lathe', async () => {
@@ -83,7 +83,7 @@ test('five tops are ordered whole, a stem is rejected and replaced, and all go t
     await expect(bodies.getByRole('radio')).toHaveText(['body 1', 'body 2', 'body 3', 'body 4', 'body 5']);
     await bodies.getByRole('radio', { name: 'body 3' }).click();
     await page.getByRole('button', { name: 'It fits' }).click();
-    await page.getByRole('button', { name: 'Done', exact: true }).click();
+    await endStep(page, page.getByRole('button', { name: 'Done', exact: true }));
     await expect(pieces.getByRole('button', { name: 'Body 3, joined to stem 1' })).toBeVisible();
   });
 

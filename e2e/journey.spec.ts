@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { enterDemo } from './door.js';
+import { endStep, enterDemo } from './door.js';
 
 /** Does the step of a piece that is on the screen, whatever it asks for, and gives its title. */
 async function doStep(
@@ -38,7 +38,7 @@ async function doStep(
   }
   // what is done in one set-up is ended with one tap
   const allDone = page.getByRole('button', { name: /^All \d+ done/ });
-  await ((await allDone.isVisible()) ? allDone : doneButton).click();
+  await endStep(page, (await allDone.isVisible()) ? allDone : doneButton);
   // the piece has gone on once its button names another step
   await expect(page.getByRole('button', { name: `Piece ${piece}, ${title}`, exact: true })).toHaveCount(0);
   return title;

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { enterDemo, goPast } from './door.js';
+import { endStep, enterDemo, goPast } from './door.js';
 
 test.beforeEach(({ page }) => enterDemo(page));
 
@@ -93,7 +93,7 @@ test('the lathe screen opens and works after a reload without network', async ({
   await page.reload();
   await expect(page.locator('.run-what h1')).toHaveText('Trial fit');
   await page.getByRole('button', { name: 'It fits' }).click();
-  await page.getByRole('button', { name: 'Done', exact: true }).click();
+  await endStep(page, page.getByRole('button', { name: 'Done', exact: true }));
   await expect(page.locator('.run-piece')).toHaveText('piece 7 of 8');
   await page.reload();
   await expect(page.locator('.run-piece')).toHaveText('piece 7 of 8');
@@ -196,7 +196,7 @@ for (const { width, height, strip } of [
         places.add(`${Math.round(seen.go.x)} ${Math.round(seen.go.y)}`);
         const title = await page.locator('.run-what h1').textContent();
         const piece = await page.locator('.run-piece').textContent();
-        await page.locator('.run-bar .run-go').click();
+        await endStep(page, page.locator('.run-bar .run-go'));
         await expect
           .poll(
             async () =>

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { choose, enterDemo, goPast, keepPlan } from './door.js';
+import { choose, endStep, enterDemo, goPast, keepPlan } from './door.js';
 
 /** What the lathe screen shows of a step: its title, its one figure, and the wood as it is drawn. */
 interface Shown {
@@ -116,7 +116,7 @@ async function makeIt(page: Page): Promise<{ before: Shown; after: Shown }[]> {
     if (before) seen.push({ before, after: now });
     before = now;
     const words = await said(page);
-    await done.click();
+    await endStep(page, done);
     await expect.poll(() => said(page), { intervals: [40] }).not.toBe(words);
   }
 }

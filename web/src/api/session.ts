@@ -50,4 +50,4 @@ export const joinAs = ({ token, ...body }: Schemas['NewPersonDto'] & { token: st
   asSomebodyElse(ask('post', '/api/invitations/{token}', { params: { path: { token } }, body }));
 
 export const acceptInvitation = (token: string) =>
-  ask('post', '/api/invitations/{token}/accept', { params: { path: { token } } });
+  asSomebodyElse(ask('post', '/api/invitations/{token}/accept', { params: { path: { token } } }));

@@ -11,7 +11,7 @@ import {
 const SEEN_AFTER = 300;
 
 /**
- * The frame of what is done at the lathe: a press counts only for what was in sight when it began. One that
+ * The frame of what is done at the lathe: a press on what ends a step (`data-ends`) counts only for what was in sight when it began. One that
  * began before the figure at hand was painted and seen, or that was held over from the one before, does nothing.
  * Instants are those of the events themselves, so that a screen that stood still believes no press that came meanwhile.
  * @param figure what is in sight; the first is nobody's next
@@ -38,6 +38,7 @@ export function Presses({ figure, children }: { figure: string; children: ReactN
     // what helps people who cannot press gives a click alone
     const from = begun.current ?? (click.detail === 0 ? click.timeStamp : -Infinity);
     begun.current = null;
+    if (!(click.target instanceof Element && click.target.closest('[data-ends]'))) return;
     if (from >= (painted.current ?? Infinity) + SEEN_AFTER || painted.current === -Infinity) return;
     click.preventDefault();
     click.stopPropagation();

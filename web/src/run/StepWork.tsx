@@ -173,11 +173,11 @@ export function StepWork(props: StepWorkProps) {
           mending ? (
             <MendSo part={part} state={state} />
           ) : closed ? (
-            <button type="button" className="run-go" onClick={onLeave}>
+            <button type="button" data-ends className="run-go" onClick={onLeave}>
               {state.rejected ? 'To the next piece' : 'Done already. To what is next'}
             </button>
           ) : held ? (
-            <button type="button" className="run-go" onClick={onLeave}>
+            <button type="button" data-ends className="run-go" onClick={onLeave}>
               To what can go on
             </button>
           ) : (
@@ -268,6 +268,7 @@ function DoneButtons({ steps, rest, wholeFirst, words, onDone }: DoneProps) {
     <button
       key="one"
       type="button"
+      data-ends
       className={wholeFirst && rest.length > 1 ? 'run-quiet' : 'run-go'}
       onClick={() => onDone(steps)}
     >
@@ -279,6 +280,7 @@ function DoneButtons({ steps, rest, wholeFirst, words, onDone }: DoneProps) {
     <button
       key="all"
       type="button"
+      data-ends
       className={wholeFirst ? 'run-go' : 'run-quiet'}
       onClick={() => onDone(rest)}
     >

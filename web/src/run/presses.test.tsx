@@ -6,7 +6,7 @@ beforeEach(() => (done = []));
 const frame = (figure: string) => (
   <Presses figure={figure}>
     {/* the same button stays where it is, whatever figure stands above it */}
-    <button type="button" onClick={() => done.push(figure)}>
+    <button type="button" data-ends onClick={() => done.push(figure)}>
       Done
     </button>
   </Presses>
