@@ -1,6 +1,15 @@
 import { randomBytes } from 'node:crypto';
 import { spawnSync } from 'node:child_process';
-import { chmodSync, chownSync, existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import {
+  chmodSync,
+  chownSync,
+  existsSync,
+  mkdirSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs';
 import { createServer } from 'node:net';
 import { basename, dirname, join } from 'node:path';
 import { createHash } from 'node:crypto';
@@ -41,21 +50,43 @@ function canTraverse(folder) {
   return true;
 }
 
+/** What is damaged is never made anew by itself: its database would not open with other passwords. */
+function readSecrets(file) {
+  try {
+    const secrets = JSON.parse(readFileSync(file, 'utf8'));
+    const missing = ['superuser', 'owner', 'app', 'session'].filter(
+      (name) => typeof secrets[name] !== 'string',
+    );
+    if (missing.length === 0) return secrets;
+    throw new Error(`it lacks ${missing.join(', ')}`);
+  } catch (error) {
+    throw new Error(
+      `The passwords of the database in ${file} cannot be read: ${error.message}. Put the file back from a copy; or, to begin with an empty database, move its whole folder away.`,
+    );
+  }
+}
+
 /** Passwords made on first use and kept in the data folder. */
 export function secretsOf(data) {
   mkdirSync(data, { recursive: true });
   const file = join(data, 'secrets.json');
-  if (existsSync(file)) return JSON.parse(readFileSync(file, 'utf8'));
+  if (existsSync(file)) return readSecrets(file);
   const secret = () => randomBytes(24).toString('hex');
   const secrets = { superuser: secret(), owner: secret(), app: secret(), session: secret() };
   writeFileSync(file, JSON.stringify(secrets), { mode: 0o600 });
   return secrets;
 }
 
-function initialise(folder, secrets) {
+const there = (file) => (asRoot ? spawnSync('test', ['-e', file]).status === 0 : existsSync(file));
+
+/** Makes a cluster beside its place and moves it there when it is whole: one that was cut short is made anew. */
+function initialise(place, secrets) {
   say('making a private PostgreSQL cluster');
+  const folder = `${place}.making`;
+  rmSync(folder, { recursive: true, force: true });
   mkdirSync(folder, { recursive: true });
   const passwordFile = join(folder, '..', 'superuser.pw');
+  rmSync(passwordFile, { force: true });
   writeFileSync(passwordFile, secrets.superuser, { mode: 0o600 });
   if (asRoot) {
     const uid = Number(outputOf('id', ['-u', 'postgres']));
@@ -78,6 +109,7 @@ function initialise(folder, secrets) {
   ]);
   rmSync(passwordFile);
   must(made, 'PostgreSQL could not make its cluster');
+  renameSync(folder, place);
 }
 
 const freePort = () =>
@@ -109,9 +141,12 @@ function runningPort(folder) {
  */
 export async function startCluster(data, durable = true) {
   const folder = clusterFolder(data);
+  const exists = there(join(folder, 'PG_VERSION'));
+  if (exists && !existsSync(join(data, 'secrets.json')))
+    throw new Error(
+      `There is a database in ${folder}, but the file with its passwords, ${join(data, 'secrets.json')}, is missing. Put it back from a copy; or, to begin with an empty database, move ${folder} away.`,
+    );
   const secrets = secretsOf(data);
-  const versionFile = join(folder, 'PG_VERSION');
-  const exists = asRoot ? spawnSync('test', ['-e', versionFile]).status === 0 : existsSync(versionFile);
   if (!exists) initialise(folder, secrets);
   const lease = leaseOf(data);
   const stop = () => {
@@ -120,7 +155,7 @@ export async function startCluster(data, durable = true) {
   const before = runningPort(folder);
   lease.take();
   // one that was left running by somebody who was killed is taken over with its stopping
-  if (before !== null) return { port: before, secrets, stop };
+  if (before !== null) return { port: before, secrets, folder, stop };
   const port = await freePort();
   const settings = [
     '-p',
@@ -137,10 +172,10 @@ export async function startCluster(data, durable = true) {
       ['-D', folder, '-w', '-t', '60', '-l', join(folder, 'server.log'), '-o', settings, 'start'],
       { stdio: ['ignore', 'ignore', 'pipe'] },
     ),
-    'PostgreSQL did not start',
+    `PostgreSQL did not start; ${join(folder, 'server.log')} says why`,
   );
   for (let i = 0; i < 100 && !ready(port); i++) await new Promise((later) => setTimeout(later, 50));
-  return { port, secrets, stop };
+  return { port, secrets, folder, stop };
 }
 
 /** So long it may take to stop as it should, s; then it is stopped at once, and makes good at its next start. */

@@ -65,7 +65,7 @@ export async function openDatabase({ data = DATA, name = 'compas', durable = tru
     COMPAS_DB_URL: appUrl,
     COMPAS_SESSION_SECRET: cluster.secrets.session,
   };
-  return { env, stop: cluster.stop };
+  return { env, folder: cluster.folder, stop: cluster.stop };
 }
 
 export const migrate = (env) => run('node', ['server/dist/migrate.js'], { env });

@@ -4,6 +4,7 @@ import compression from 'compression';
 import type { NextFunction, Request, Response } from 'express';
 import helmet from 'helmet';
 import { SessionStore } from './access/session.js';
+import { signedInFirst } from './access/signedInFirst.js';
 import type { Settings } from './database/settings.js';
 import { ProblemFilter } from './edge/problem.filter.js';
 import { knownHost } from './edge/knownHost.js';
@@ -17,7 +18,8 @@ const LARGEST_BODY = '1mb';
 /** Everything around the controllers: safety headers, sessions, validation, problem details, OpenAPI. */
 export function configure(app: NestExpressApplication, settings: Settings): void {
   app.setGlobalPrefix('api');
-  app.useBodyParser('json', { limit: LARGEST_BODY });
+  // what it says of where a request comes from is believed of a named proxy only
+  if (settings.proxies.length > 0) app.set('trust proxy', settings.proxies);
   app.use(
     helmet({
       contentSecurityPolicy: {
@@ -43,9 +45,11 @@ export function configure(app: NestExpressApplication, settings: Settings): void
     response.setHeader('x-compas-now', String(Date.now()));
     next();
   });
-  app.use(readable);
   app.use('/api', sameSite);
   app.use('/api', app.get(SessionStore).handler());
+  app.use('/api', signedInFirst);
+  app.useBodyParser('json', { limit: LARGEST_BODY });
+  app.use(readable);
   app.useGlobalPipes(validationPipe());
   app.useGlobalFilters(new ProblemFilter());
   SwaggerModule.setup('api/docs', app, () => SwaggerModule.createDocument(app, documentConfig()), {

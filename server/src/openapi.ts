@@ -19,6 +19,7 @@ const settings: Settings = {
   offerDemo: false,
   signUp: 'open',
   hosts: [],
+  proxies: [],
 };
 const app = await NestFactory.create<NestExpressApplication>(AppModule.with(settings), {
   preview: true,

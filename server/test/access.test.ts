@@ -8,6 +8,123 @@ beforeEach(async () => {
 });
 afterEach(() => app.close());
 
+describe('an account', () => {
+  const OTHER = 'another long password';
+
+  it('takes another password for the one it has; whoever else was signed in as it is out', async () => {
+    const here = await newOwner(app);
+    const there = visitor(app);
+    const signIn = (password: string) =>
+      visitor(app).post('/api/session').send({ email: here.email, password });
+    await there.post('/api/session').send({ email: here.email, password: PASSWORD }).expect(200);
+    const { body: open } = await here.get('/api/session/all').expect(200);
+    expect((open as { here: boolean }[]).map((s) => s.here).sort()).toEqual([false, true]);
+    const wrong = await here
+      .put('/api/session/password')
+      .send({ old: 'not it', password: OTHER })
+      .expect(422);
+    expect(wrong.body).toMatchObject({ errors: [{ field: 'old' }] });
+    await signIn(PASSWORD).expect(200);
+    await here.put('/api/session/password').send({ old: PASSWORD, password: OTHER }).expect(204);
+    await signIn(PASSWORD).expect(401);
+    await signIn(OTHER).expect(200);
+    await here.get('/api/patterns').expect(200);
+    // what another process has in mind of a session is renewed within seconds
+    await new Promise((renewed) => setTimeout(renewed, 4_100));
+    await there.get('/api/patterns').expect(401);
+  });
+
+  it('ends its other sign-ins without a new password', async () => {
+    const here = await newOwner(app);
+    await visitor(app).post('/api/session').send({ email: here.email, password: PASSWORD }).expect(200);
+    await here.delete('/api/session/others').expect(204);
+    expect((await here.get('/api/session/all').expect(200)).body).toMatchObject([{ here: true }]);
+  });
+
+  it('answers ever slower to wrong passwords, in whichever process, and lets its owner in all the same', async () => {
+    const { email } = await newOwner(app);
+    const other = await openApp();
+    try {
+      const took = async (browser: ReturnType<typeof visitor>, password: string, status: number) => {
+        const from = performance.now();
+        await browser.post('/api/session').send({ email, password }).expect(status);
+        return performance.now() - from;
+      };
+      const guesser = visitor(app);
+      const first = await took(guesser, 'guess 1', 401);
+      for (let i = 2; i <= 7; i += 1) await took(guesser, `guess ${i}`, 401);
+      // seven wrong ones: 250 ms, doubled twice
+      expect(await took(visitor(other), 'guess 8', 401)).toBeGreaterThan(Math.max(950, first));
+      expect(await took(visitor(other), PASSWORD, 200)).toBeGreaterThan(1_900);
+      // and what was guessed is forgiven
+      expect(await took(visitor(other), PASSWORD, 200)).toBeLessThan(900);
+    } finally {
+      await other.close();
+    }
+  }, 30_000);
+});
+
+describe('who is not signed in', () => {
+  it('is told so before what they send is read, and says little at the door', async () => {
+    const many = Object.fromEntries(Array.from({ length: 60_000 }, (_, i) => [`f${i}`, i]));
+    const from = performance.now();
+    await visitor(app).post('/api/patterns').send(many).expect(401);
+    expect(performance.now() - from).toBeLessThan(1_000);
+    const said = await visitor(app)
+      .post('/api/session')
+      .send({ email: 'a@b.test', password: 'x'.repeat(9_000) })
+      .expect(413);
+    expect(said.type).toBe('application/problem+json');
+    // what is larger than anything here is refused before it is looked through
+    const owner = await newOwner(app);
+    const { body } = await owner
+      .post('/api/patterns')
+      .send({ name: 'x', body: Object.fromEntries(Object.entries(many).slice(0, 500)) })
+      .expect(400);
+    expect((body as { detail: string }).detail).toContain('has more fields than anything here has');
+  });
+});
+
+describe('an invitation', () => {
+  const invite = async (owner: Awaited<ReturnType<typeof newOwner>>, role: string) =>
+    (await owner.post('/api/members/invites').send({ role }).expect(201)).body as { token: string };
+
+  it('that nobody has used is listed to owners, and can be withdrawn', async () => {
+    const owner = await newOwner(app);
+    const { token } = await invite(owner, 'maker');
+    const { body } = await owner.get('/api/members/invites').expect(200);
+    const [open] = body as { id: string; role: string; expiresAt: string }[];
+    expect(body).toHaveLength(1);
+    expect(open).toMatchObject({ role: 'maker' });
+    expect(JSON.stringify(body)).not.toContain(token);
+    // not by somebody else
+    const stranger = await newOwner(app);
+    await stranger.delete(`/api/members/invites/${open!.id}`).expect(404);
+    await owner.delete(`/api/members/invites/${open!.id}`).expect(204);
+    await visitor(app).get(`/api/invitations/${token}`).expect(404);
+    expect((await owner.get('/api/members/invites').expect(200)).body).toEqual([]);
+  });
+
+  it('as owner makes an owner of a maker, and as maker leaves an owner one', async () => {
+    const owner = await newOwner(app);
+    const other = await newOwner(app);
+    const roles = async () =>
+      ((await owner.get('/api/members').expect(200)).body as { email: string; role: string }[]).find(
+        (m) => m.email === other.email,
+      )?.role;
+    const join = async (role: string) => {
+      const { token } = await invite(owner, role);
+      await other.post(`/api/invitations/${token}/accept`).expect(204);
+    };
+    await join('maker');
+    expect(await roles()).toBe('maker');
+    await join('owner');
+    expect(await roles()).toBe('owner');
+    await join('maker');
+    expect(await roles()).toBe('owner');
+  });
+});
+
 describe('sign-in', () => {
   it('opens with the right password, and says the same for a wrong one as for nobody', async () => {
     const { email } = await newOwner(app);

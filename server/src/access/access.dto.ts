@@ -11,6 +11,12 @@ export class SignInDto {
   @TextField({ max: 200, min: 1 }) password: string;
 }
 
+export class NewPasswordDto {
+  /** the one until now */
+  @TextField({ max: 200, min: 1 }) old: string;
+  @TextField({ max: 200, min: 10 }) password: string;
+}
+
 export class NewPersonDto {
   @TextField({ max: 80, min: 1 }) name: string;
   @TextField(EMAIL) email: string;
@@ -48,6 +54,18 @@ export class InviteLinkView {
   /** shown once; only its hash is kept */
   @ApiProperty() token: string;
   @ApiProperty() expiresAt: string;
+}
+
+export class OpenInviteView {
+  @ApiProperty() id: string;
+  @ApiProperty({ enum: ROLES }) role: Role;
+  @ApiProperty() expiresAt: string;
+}
+
+/** One place at which somebody is signed in. */
+export class SignInView {
+  @ApiProperty() since: string;
+  @ApiProperty({ description: 'this one' }) here: boolean;
 }
 
 export class MemberView {

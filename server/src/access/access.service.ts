@@ -6,8 +6,14 @@ import type { Settings } from '../database/settings.js';
 import { SETTINGS } from '../database/settings.token.js';
 import type { Role } from '../database/workshopTransaction.js';
 import { Problem } from '../edge/problem.js';
-import type { NewPersonDto, NewWorkshopDto, SignInDto } from './access.dto.js';
+import type { NewPasswordDto, NewPersonDto, NewWorkshopDto, SignInDto, SignInView } from './access.dto.js';
 import { AccessStore, type StoredUser } from './accessStore.js';
+import { SIGNED_IN_FOR } from './session.js';
+
+/** So many wrong passwords are a tired person's; then each makes the next answer slower, ms. */
+const FREE_TRIES = 5;
+const FIRST_WAIT = 250;
+const LONGEST_WAIT = 8_000;
 
 const SEVEN_DAYS = 7 * 24 * 3600 * 1000;
 
@@ -28,16 +34,59 @@ export class AccessService implements OnModuleInit {
   }
 
   async signIn({ email, password }: SignInDto): Promise<StoredUser> {
+    const account = accountOf(email);
+    await this.slow(account);
     const user = await this.store.userByEmail(email);
     const right = await verify(user?.password_hash ?? (await this.decoy), password);
     // without the demo its people are strangers: everybody knows their password
     const isShut = user?.seeded === true && !this.settings.offerDemo;
-    if (!user || !right || isShut)
+    if (!user || !right || isShut) {
+      await this.store.failed(account);
       throw new Problem(
         HttpStatus.UNAUTHORIZED,
         'That address and password do not go together. Check both and try again.',
       );
+    }
+    await this.store.forgive(account);
     return user;
+  }
+
+  /** Takes another password for the one that somebody gives; nobody else who was signed in as them is any more. */
+  async changePassword(userId: string, sid: string, { old, password }: NewPasswordDto): Promise<void> {
+    const user = await this.store.passwordOf(userId);
+    const account = accountOf(user?.email ?? '');
+    await this.slow(account);
+    if (user?.seeded) throw refusedToTheDemo();
+    if (!user || !(await verify(user.password_hash, old))) {
+      await this.store.failed(account);
+      throw Problem.unusable([{ field: 'old', why: 'That is not your password now. Type it once more.' }]);
+    }
+    await this.store.setPassword(userId, await hash(password));
+    await this.store.endSessionsBut(userId, sid);
+  }
+
+  /** Where somebody is signed in; of the demo, whose people are everybody, only here. */
+  async signIns(userId: string, sid: string): Promise<SignInView[]> {
+    const seeded = (await this.store.passwordOf(userId))?.seeded === true;
+    const open = await this.store.sessionsOf(userId);
+    return open
+      .filter((session) => !seeded || session.sid === sid)
+      .map(({ sid: one, expire }) => ({
+        since: new Date(expire.getTime() - SIGNED_IN_FOR).toISOString(),
+        here: one === sid,
+      }));
+  }
+
+  async endOthers(userId: string, sid: string): Promise<void> {
+    if ((await this.store.passwordOf(userId))?.seeded) throw refusedToTheDemo();
+    await this.store.endSessionsBut(userId, sid);
+  }
+
+  /** The more wrong passwords, the longer the next answer takes: it slows who guesses, and locks nobody out. */
+  private async slow(account: string): Promise<void> {
+    const over = (await this.store.failures(account)) - FREE_TRIES;
+    if (over < 0) return;
+    await new Promise((later) => setTimeout(later, Math.min(LONGEST_WAIT, FIRST_WAIT * 2 ** over)));
   }
 
   /** Refuses new people where the house is closed to them. */
@@ -97,5 +146,11 @@ export class AccessService implements OnModuleInit {
     );
   }
 }
+
+const refusedToTheDemo = (): Problem =>
+  new Problem(HttpStatus.FORBIDDEN, 'The people of the demo are everybody: their sign-in stays as it is.');
+
+/** Accounts are told apart without keeping addresses. */
+const accountOf = (email: string): string => hashOf(email.toLowerCase());
 
 const hashOf = (token: string): string => createHash('sha256').update(token).digest('hex');

@@ -34,6 +34,42 @@ export class AccessStore {
     return user ?? null;
   }
 
+  async passwordOf(userId: string): Promise<Pick<StoredUser, 'email' | 'password_hash' | 'seeded'> | null> {
+    const [user] = await this.ask<StoredUser>('SELECT * FROM access_password($1)', [userId]);
+    return user ?? null;
+  }
+
+  async setPassword(userId: string, hash: string): Promise<void> {
+    await this.ask('SELECT access_set_password($1, $2)', [userId, hash]);
+  }
+
+  /** Wrong passwords that were given for an account of late, whichever process was asked. */
+  async failures(account: string): Promise<number> {
+    const [row] = await this.ask<{ count: string }>('SELECT access_failures($1) AS count', [account]);
+    return Number(row?.count ?? 0);
+  }
+
+  async failed(account: string): Promise<void> {
+    await this.ask('SELECT access_failed($1)', [account]);
+  }
+
+  async forgive(account: string): Promise<void> {
+    await this.ask('SELECT access_forgive($1)', [account]);
+  }
+
+  /** Sessions of somebody that are open, the newest last. */
+  sessionsOf(userId: string): Promise<{ sid: string; expire: Date }[]> {
+    return this.ask(
+      `SELECT sid, expire FROM sessions WHERE sess->>'userId' = $1 AND expire > now() ORDER BY expire, sid`,
+      [userId],
+    );
+  }
+
+  /** Ends every session of somebody but one. */
+  async endSessionsBut(userId: string, sid: string): Promise<void> {
+    await this.ask(`DELETE FROM sessions WHERE sess->>'userId' = $1 AND sid <> $2`, [userId, sid]);
+  }
+
   /** @returns whether the address was free */
   async createUser(id: string, email: string, name: string, hash: string): Promise<boolean> {
     return (await this.ask('SELECT access_create_user($1, $2, $3, $4)', [id, email, name, hash])).length > 0;
@@ -112,6 +148,14 @@ export class AccessStore {
 
   async invite(tokenHash: string, role: Role, until: Date): Promise<void> {
     await this.transaction.manager.query('SELECT access_invite($1, $2, $3)', [tokenHash, role, until]);
+  }
+
+  invites = (): Promise<{ id: string; role: Role; expires_at: Date }[]> =>
+    this.transaction.manager.query('SELECT * FROM access_invites()');
+
+  /** @returns whether the invitation was still open */
+  async withdraw(id: string): Promise<boolean> {
+    return (await this.transaction.manager.query<unknown[]>('SELECT access_withdraw($1)', [id])).length > 0;
   }
 
   private ask<T>(sql: string, parameters: unknown[]): Promise<T[]> {

@@ -11,7 +11,7 @@ import {
 } from '@nestjs/common';
 import { ApiCreatedResponse, ApiOkResponse, ApiTags } from '@nestjs/swagger';
 import { Problem } from '../edge/problem.js';
-import { InviteLinkView, MemberView, NewInviteDto } from './access.dto.js';
+import { InviteLinkView, MemberView, NewInviteDto, OpenInviteView } from './access.dto.js';
 import { AccessService } from './access.service.js';
 import { AccessStore } from './accessStore.js';
 import { InWorkshop, OwnerOnly } from './inWorkshop.js';
@@ -36,6 +36,22 @@ export class MembersController {
   @ApiCreatedResponse({ type: InviteLinkView })
   invite(@Body() { role }: NewInviteDto): Promise<InviteLinkView> {
     return this.access.invite(role);
+  }
+
+  /** Links that nobody has used yet. */
+  @Get('invites')
+  @OwnerOnly()
+  @ApiOkResponse({ type: [OpenInviteView] })
+  async invites(): Promise<OpenInviteView[]> {
+    const open = await this.store.invites();
+    return open.map(({ id, role, expires_at }) => ({ id, role, expiresAt: expires_at.toISOString() }));
+  }
+
+  @Delete('invites/:id')
+  @OwnerOnly()
+  @HttpCode(HttpStatus.NO_CONTENT)
+  async withdraw(@Param('id', ParseUUIDPipe) id: string): Promise<void> {
+    if (!(await this.store.withdraw(id))) throw Problem.notFound('open invitation');
   }
 
   @Delete(':id')

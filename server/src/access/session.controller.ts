@@ -17,7 +17,15 @@ import type { Request } from 'express';
 import type { Settings } from '../database/settings.js';
 import { SETTINGS } from '../database/settings.token.js';
 import { Problem } from '../edge/problem.js';
-import { EnterWorkshopDto, NewAccountDto, NewWorkshopDto, SessionView, SignInDto } from './access.dto.js';
+import {
+  EnterWorkshopDto,
+  NewAccountDto,
+  NewPasswordDto,
+  NewWorkshopDto,
+  SessionView,
+  SignInDto,
+  SignInView,
+} from './access.dto.js';
 import { AccessService } from './access.service.js';
 import { AccessStore } from './accessStore.js';
 
@@ -91,6 +99,28 @@ export class SessionController {
     if (!mine.some((w) => w.id === workshopId)) throw Problem.notFound('workshop');
     request.session.workshopId = workshopId;
     return this.view(request);
+  }
+
+  @Put('password')
+  @HttpCode(HttpStatus.NO_CONTENT)
+  @UseGuards(ThrottlerGuard)
+  @Throttle(SIGN_IN_LIMIT)
+  async changePassword(@Body() body: NewPasswordDto, @Req() request: Request): Promise<void> {
+    await this.access.changePassword(signedIn(request), request.sessionID, body);
+  }
+
+  /** Where else one is signed in. */
+  @Get('all')
+  @ApiOkResponse({ type: [SignInView] })
+  async all(@Req() request: Request): Promise<SignInView[]> {
+    return this.access.signIns(signedIn(request), request.sessionID);
+  }
+
+  /** Ends every other sign-in of one's own. */
+  @Delete('others')
+  @HttpCode(HttpStatus.NO_CONTENT)
+  async endOthers(@Req() request: Request): Promise<void> {
+    await this.access.endOthers(signedIn(request), request.sessionID);
   }
 
   @Delete()

@@ -16,7 +16,8 @@ declare module 'express-session' {
   }
 }
 
-const FOURTEEN_DAYS = 14 * 24 * 3600 * 1000;
+/** A sign-in lasts so long, ms. */
+export const SIGNED_IN_FOR = 14 * 24 * 3600 * 1000;
 
 /** Cookie sessions kept in PostgreSQL; only ever created by signing in. */
 @Injectable()
@@ -51,7 +52,7 @@ export class SessionStore implements OnModuleDestroy {
       secret: this.settings.sessionSecret,
       resave: false,
       saveUninitialized: false,
-      cookie: { httpOnly: true, sameSite: 'lax', secure: this.settings.tls !== null, maxAge: FOURTEEN_DAYS },
+      cookie: { httpOnly: true, sameSite: 'lax', secure: this.settings.tls !== null, maxAge: SIGNED_IN_FOR },
       store: new CachedSessions(this.store),
     });
   }

@@ -9,6 +9,7 @@ import { Orders1796000000007 } from './migrations/7-orders.js';
 import { DemoDoor1796000000008 } from './migrations/8-demoDoor.js';
 import { Backups1796000000009 } from './migrations/9-backups.js';
 import { Clocks1796000000010 } from './migrations/10-clocks.js';
+import { Accounts1796000000011 } from './migrations/11-accounts.js';
 
 export const MIGRATIONS = [
   Foundation1772000000001,
@@ -21,6 +22,7 @@ export const MIGRATIONS = [
   DemoDoor1796000000008,
   Backups1796000000009,
   Clocks1796000000010,
+  Accounts1796000000011,
 ];
 
 /**

@@ -16,6 +16,8 @@ export interface Settings {
   signUp: SignUp;
   /** further names by which it is reached */
   hosts: string[];
+  /** addresses of proxies in front of it, whose word is taken for where a request comes from */
+  proxies: string[];
 }
 
 const SIGN_UPS = ['open', 'invited', 'off'] as const;
@@ -24,8 +26,11 @@ type SignUp = (typeof SIGN_UPS)[number];
 const LOOPBACK: ReadonlySet<string> = new Set(['127.0.0.1', 'localhost', '::1']);
 
 /** The demo lets everybody in: where other machines reach it, it is there only when it is asked for. */
-const offersDemo = (wish: string | undefined, host: string): boolean =>
-  wish === 'on' || (wish !== 'off' && LOOPBACK.has(host));
+const offersDemo = (wish: string | undefined, host: string, proxies: readonly string[]): boolean =>
+  wish === 'on' || (wish !== 'off' && LOOPBACK.has(host) && proxies.length === 0);
+
+const listed = (words: string | undefined): string[] =>
+  (words ?? '').split(/[\s,]+/).filter((word) => word !== '');
 
 function signUpOf(wish: string | undefined): SignUp {
   if (wish === undefined || wish === '') return 'open';
@@ -45,6 +50,7 @@ const need = (name: string): string => {
 export function settingsFromEnvironment(): Settings {
   const { TLS_CERT: cert, TLS_KEY: key } = process.env;
   const host = process.env['HOST'] ?? '127.0.0.1';
+  const proxies = listed(process.env['COMPAS_PROXY']);
   return {
     databaseUrl: need('COMPAS_DB_URL'),
     ownerUrl: process.env['COMPAS_DB_OWNER_URL'] ?? '',
@@ -53,8 +59,9 @@ export function settingsFromEnvironment(): Settings {
     port: Number(process.env['PORT'] ?? 4600),
     tls: cert && key ? { cert, key } : null,
     webFolder: process.env['COMPAS_WEB'] ?? null,
-    offerDemo: offersDemo(process.env['COMPAS_DEMO'], host),
+    offerDemo: offersDemo(process.env['COMPAS_DEMO'], host, proxies),
     signUp: signUpOf(process.env['COMPAS_SIGNUP']),
-    hosts: (process.env['COMPAS_HOSTS'] ?? '').split(/[\s,]+/).filter((name) => name !== ''),
+    hosts: listed(process.env['COMPAS_HOSTS']),
+    proxies,
   };
 }

@@ -4,6 +4,8 @@ import { Problem } from './problem.js';
 
 /** What a request asks is never nested deeper; a pattern is 8 deep. */
 const DEEPEST = 32;
+/** Nothing here has so many fields; lists may be longer. */
+const MOST_FIELDS = 400;
 /** So much of a name or a value is said again, characters. */
 const SAID = 40;
 
@@ -37,7 +39,10 @@ function faultIn(sent: unknown): { field: string; why: string } | null {
     if (typeof value === 'string' && isUnkeepable(value)) return unkeepable(path);
     if (typeof value !== 'object' || value === null) continue;
     if (Array.isArray(value) && value.includes(null)) return emptyEntry(path);
-    for (const [key, within] of Object.entries(value)) {
+    const entries = Object.entries(value);
+    if (!Array.isArray(value) && entries.length > MOST_FIELDS)
+      return { field: path[0] ?? '', why: `"${said(path.at(-1))}" has more fields than anything here has.` };
+    for (const [key, within] of entries) {
       if (isUnkeepable(key)) return unkeepable(path);
       open.push({ value: within, path: [...path, key] });
     }

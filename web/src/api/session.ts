@@ -19,6 +19,24 @@ export const membersQuery = queryOptions({
   queryFn: () => ask('get', '/api/members'),
 });
 
+export const invitesQuery = queryOptions({
+  queryKey: ['invites'],
+  queryFn: () => ask('get', '/api/members/invites'),
+});
+
+export const withdrawInvite = (id: string) =>
+  ask('delete', '/api/members/invites/{id}', { params: { path: { id } } });
+
+export const signInsQuery = queryOptions({
+  queryKey: ['sign-ins'],
+  queryFn: () => ask('get', '/api/session/all'),
+});
+
+export const endOtherSignIns = () => ask('delete', '/api/session/others');
+
+export const changePassword = (body: Schemas['NewPasswordDto']) =>
+  ask('put', '/api/session/password', { body });
+
 export const lastBackupQuery = queryOptions({
   queryKey: ['last-backup'],
   queryFn: () => ask('get', '/api/health/backup'),

@@ -13,6 +13,8 @@ import {
 import { useChange } from '../api/useChange.js';
 import { workshopQuery } from '../api/workshop.js';
 import { Trouble } from '../ui/Trouble.js';
+import { OpenInvites } from './OpenInvites.js';
+import { OwnSignIn } from './OwnSignIn.js';
 
 const ROLE_WORDS: Record<Member['role'], string> = {
   owner: 'owner, may change the workshop',
@@ -24,7 +26,8 @@ export function MembersSection() {
   const members = useQuery(membersQuery);
   const session = useQuery(sessionQuery);
   const [role, setRole] = useState<Member['role']>('maker');
-  const invite = useChange(inviteMember);
+  const owns = session.data?.workshops.find((w) => w.id === session.data?.workshopId)?.role === 'owner';
+  const invite = useChange(inviteMember, 'invites');
   const remove = useChange(removeMember, 'members');
   return (
     <section className="equipment column">
@@ -76,6 +79,8 @@ export function MembersSection() {
           </Typography.Text>
         </p>
       )}
+      {owns && <OpenInvites />}
+      <OwnSignIn />
       <AnotherWorkshop />
     </section>
   );
