@@ -148,6 +148,8 @@ export async function startCluster(data, durable = true) {
     );
   const secrets = secretsOf(data);
   if (!exists) initialise(folder, secrets);
+  // whoever made it may have been killed before it was gone
+  else rmSync(join(folder, '..', 'superuser.pw'), { force: true });
   const lease = leaseOf(data);
   const stop = () => {
     if (lease.leave()) stopCluster(folder);
@@ -166,16 +168,28 @@ export async function startCluster(data, durable = true) {
     "unix_socket_directories=''",
     ...(durable ? [] : ['-c', 'fsync=off']),
   ].join(' ');
-  must(
-    postgres(
-      'pg_ctl',
-      ['-D', folder, '-w', '-t', '60', '-l', join(folder, 'server.log'), '-o', settings, 'start'],
-      { stdio: ['ignore', 'ignore', 'pipe'] },
-    ),
-    `PostgreSQL did not start; ${join(folder, 'server.log')} says why`,
-  );
+  await startServer(folder, settings);
   for (let i = 0; i < 100 && !ready(port); i++) await new Promise((later) => setTimeout(later, 50));
   return { port, secrets, folder, stop };
+}
+
+/** What a killed server left behind may hold its memory for a while: so often it is tried, a second apart. */
+const TRIES = 15;
+
+async function startServer(folder, settings) {
+  const log = join(folder, 'server.log');
+  for (let left = TRIES; ; left -= 1) {
+    const started = postgres('pg_ctl', ['-D', folder, '-w', '-t', '60', '-l', log, '-o', settings, 'start'], {
+      stdio: ['ignore', 'ignore', 'pipe'],
+    });
+    if (started.status === 0) return;
+    if (left === 1) must(started, `PostgreSQL did not start; ${log} says why`);
+    if (left === TRIES)
+      say(
+        'PostgreSQL does not start yet; something that was killed may still hold its memory. Trying again.',
+      );
+    await new Promise((later) => setTimeout(later, 1_000));
+  }
 }
 
 /** So long it may take to stop as it should, s; then it is stopped at once, and makes good at its next start. */

@@ -119,6 +119,8 @@ describe('a backup and its restore', () => {
     await browser.post('/api/session').send({ email, password: PASSWORD }).expect(200);
     return browser;
   };
+  const lifeOf = async (browser: Visitor) =>
+    ((await browser.get('/api/session').expect(200)).body as { life: string }).life;
   const patterns = async (browser: Visitor) =>
     ((await browser.get('/api/patterns').expect(200)).body as { patterns: unknown[] }).patterns.length;
 
@@ -133,16 +135,31 @@ describe('a backup and its restore', () => {
   });
 
   it('brings back what was recorded, photos and all, and nothing that came after it', async () => {
+    const since = tabletFrom(Date.UTC(2026, 2, 3))(1, { kind: 'noted', stepId: 'saw', words: 'since' });
+    let life = '';
     await served(async (app) => {
       const owner = await signedIn(app);
       await newPattern(owner);
       expect(await patterns(owner)).toBe(2);
+      life = await lifeOf(owner);
+      await owner
+        .post(`/api/batches/${batch.id}/events`)
+        .send({ events: [since] })
+        .expect(200);
     });
     expect(await restore('good.dump')).toMatchObject({ code: 0, said: expect.stringContaining('restored') });
     await served(async (app) => {
       const owner = await signedIn(app);
       expect(await patterns(owner)).toBe(1);
-      const [noted] = await eventsOf(owner, batch);
+      const [noted, ...after] = await eventsOf(owner, batch);
+      expect(after).toEqual([]);
+      // the database lives anew: by that a tablet knows that it has to send what it sent since once more
+      expect(await lifeOf(owner)).not.toBe(life);
+      const again = await owner
+        .post(`/api/batches/${batch.id}/events`)
+        .send({ events: [since] })
+        .expect(200);
+      expect(again.body).toMatchObject({ stored: 1, known: 0 });
       expect(noted?.body).toMatchObject({ words: 'a dark knot', photo: PHOTO });
     });
     expect(await asked(`SELECT 1 FROM pg_namespace WHERE nspname = 'before_restore'`)).toEqual([]);
