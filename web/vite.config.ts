@@ -20,7 +20,7 @@ export default defineConfig({
         icons: [],
       },
       workbox: {
-        globPatterns: ['**/*.{js,css,html,woff2}'],
+        globPatterns: ['**/*.{js,css,html,svg,woff2}'],
         maximumFileSizeToCacheInBytes: 4_000_000,
         navigateFallback: '/index.html',
         navigateFallbackDenylist: [/^\/api\//],

@@ -14,6 +14,10 @@ interface Heard {
   holds: boolean;
 }
 
+/** Where the last difference is kept over a reload without a network. */
+const KEPT = 'compas.clockOffset';
+const kept = Number(globalThis.localStorage?.getItem(KEPT) ?? 0) || 0;
+
 let heard: Heard | null = null;
 /** By how much this clock is ahead of the time of this page, ms: it changes only when the clock jumps. */
 let ahead: number | null = null;
@@ -41,10 +45,11 @@ export function hear(server: number, asked: number, answered: number): void {
   const at = performance.now();
   if (heard?.holds && heard.trip <= trip && at - heard.at < OLD) return;
   heard = { offset: Math.round(server - (asked + answered) / 2), trip, at, holds: true };
+  globalThis.localStorage?.setItem(KEPT, String(heard.offset));
 }
 
-/** What is added to this clock to have the server's, ms; 0 while it was never heard. */
-export const clockOffset = (): number => heard?.offset ?? 0;
+/** What is added to this clock to have the server's, ms, as it was last heard; 0 while it never was. */
+export const clockOffset = (): number => heard?.offset ?? kept;
 
 /** The present instant by the server's clock, as well as it is known here, ms. */
 export const serverNow = (): number => Date.now() + clockOffset();

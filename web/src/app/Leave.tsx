@@ -32,6 +32,8 @@ export function Leave({ name }: { name: string }) {
         open={asking}
         title={`${unsentWords(unsent)} not sent yet`}
         okText="Sign out all the same"
+        okButtonProps={{ type: 'default' }}
+        cancelButtonProps={{ type: 'primary' }}
         cancelText="Stay"
         onOk={go}
         onCancel={() => setAsking(false)}

@@ -1,6 +1,6 @@
 import { minutesInWords } from '@compas/core';
 import { Link } from 'react-router';
-import { clockOffset } from '../api/clock.js';
+import { clockOffset, serverNow } from '../api/clock.js';
 import { clockHere } from '../ui/clock.js';
 import type { Sent } from './eventQueue.js';
 import type { AsideEvent } from './keptEvents.js';
@@ -28,8 +28,7 @@ export function Connection({
   const off = clockOffset();
   return (
     <span className="run-connection" role="status">
-      {words(connection, pending, owner)}
-      {asOf !== null && ` As it was ${clockHere(asOf)}.`}
+      {words(connection, pending, owner, asOf)}
       {connection === 'signed out' && (
         <>
           {' '}
@@ -59,8 +58,7 @@ export function Connection({
       {Math.abs(off) > CLOCK_OFF && (
         <span className="run-soft">
           {' '}
-          ▲ this device’s clock is {minutesInWords(Math.abs(off) / 60_000)} {off < 0 ? 'fast' : 'slow'}; the
-          server’s counts
+          ▲ clock here {minutesInWords(Math.abs(off) / 60_000)} {off < 0 ? 'fast' : 'slow'}
         </span>
       )}
       {!awake && <span className="run-soft"> · this browser may let the screen go dark</span>}
@@ -71,13 +69,22 @@ export function Connection({
 /** A clock that is further off is worth setting right, ms. */
 const CLOCK_OFF = 2 * 60_000;
 
-function words(connection: Sent, pending: number, owner: string | null): string {
+/** An instant of today by its hour alone. */
+function hourHere(instant: number): string {
+  const [day, hour] = clockHere(instant).split(', ');
+  return day === clockHere(serverNow()).split(', ')[0] ? (hour ?? '') : `${day}, ${hour}`;
+}
+
+function words(connection: Sent, pending: number, owner: string | null, asOf: number | null): string {
   const kept = `${pending} kept here`;
+  const since = asOf === null ? '' : ` since ${hourHere(asOf)}`;
   switch (connection) {
     case 'all sent':
-      return pending === 0 ? '● all saved' : `○ saving ${pending}`;
+      if (pending > 0) return `○ saving ${pending}`;
+      // what is here is saved; what others did since then is not here
+      return since === '' ? '● all saved' : `○ no answer${since}`;
     case 'no connection':
-      return pending === 0 ? '○ no connection' : `○ no connection, ${kept}`;
+      return pending === 0 ? `○ no connection${since}` : `○ no connection${since}, ${kept}`;
     case 'signed out':
       return `▲ signed out, ${kept}.`;
     case 'not kept':

@@ -1,5 +1,6 @@
 import { screen } from '@testing-library/react';
 import { shownInApp } from '../../test/inApp.js';
+import { hear } from '../api/clock.js';
 import { Connection } from './Connection.js';
 import type { Sent } from './eventQueue.js';
 import type { AsideEvent } from './keptEvents.js';
@@ -31,6 +32,31 @@ describe('whether what is recorded is saved', () => {
   ])('%s with %i waiting is said in words', (connection, pending, words) =>
     expect(shown(connection, pending).words()).toBe(words),
   );
+
+  it('says since when nothing was heard, by the hour where that is today, and whose the queue is', () => {
+    const at = Date.now() - 60_000;
+    const said = (connection: Sent, pending: number, asOf: number | null, owner: string | null = null) => {
+      const { unmount } = shownInApp(
+        <Connection {...{ connection, pending, asOf, owner }} aside={[]} onSendAgain={jest.fn()} awake />,
+      );
+      const words = screen.getByRole('status').textContent;
+      unmount();
+      return words;
+    };
+    expect(said('all sent', 0, at)).toMatch(/^○ no answer since (\w{3} \d+ \w{3}, )?\d\d:\d\d$/);
+    expect(said('no connection', 2, Date.UTC(2026, 2, 2, 9, 30))).toMatch(
+      /^○ no connection since \w{3} 2 Mar, \d\d:30, 2 kept here$/,
+    );
+    expect(said('refused', 2, null, 'Mill Yard')).toBe(
+      '▲ the server refused, 2 kept here for Mill Yard: sign in there.',
+    );
+  });
+
+  it('says when the clock of this device is off by more than two minutes', () => {
+    const now = Date.now();
+    hear(now - 3 * 3_600_000, now, now);
+    expect(shown('all sent', 0).words()).toBe('● all saved ▲ clock here 3 h fast');
+  });
 
   it('what the server could not read stays in sight with what it said, and can be sent again', async () => {
     const { user, onSendAgain, words } = shown('all sent', 0, [{ event, why: 'It names no step.' }]);
