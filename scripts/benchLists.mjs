@@ -23,9 +23,9 @@ const PIECES = `
 INSERT INTO pieces (workshop_id, batch_id, number, steps_done, rejected, step, locked_by, waits)
 SELECT p.workshop_id, b, p.number, p.steps_done, p.rejected, p.step, p.locked_by, p.waits FROM pieces p, unnest($2::uuid[]) b WHERE p.batch_id = $1`;
 const EVENTS = `
-INSERT INTO events (workshop_id, id, batch_id, piece, at, device_at, device, sequence, plan_version, body, made_by, number)
+INSERT INTO events (workshop_id, id, batch_id, piece, at, device_at, device, sequence, plan_version, body, made_by, sent_by, number)
 SELECT (SELECT workshop_id FROM batches WHERE id = $1), gen_random_uuid(), b, 1 + i % (SELECT pieces FROM batches WHERE id = $1), now(), now(), 'bench', i, 1,
-  '{"kind": "measured", "stepId": "measure", "stationId": "start", "mm": 32, "typed": "32"}', gen_random_uuid(), i
+  '{"kind": "measured", "stepId": "measure", "stationId": "start", "mm": 32, "typed": "32"}', gen_random_uuid(), gen_random_uuid(), i
 FROM unnest($2::uuid[]) b, generate_series(1, $3::int) i`;
 const READ = `
 INSERT INTO readings (workshop_id, event_id, batch_id, piece, station_id, mm, typed)

@@ -71,8 +71,8 @@ describe('events since a number', () => {
     await new Promise((done) => setTimeout(done, 150));
     const first = event(2, { kind: 'started', stepId: 'saw:blank part1' });
     await slow.query(
-      `INSERT INTO events (workshop_id, id, batch_id, piece, at, device_at, device, sequence, plan_version, body, made_by, number)
-       SELECT workshop_id, $2, id, 2, now(), now(), 'slow', 1, 1, $3, $2, last_event + 1 FROM batches WHERE id = $1`,
+      `INSERT INTO events (workshop_id, id, batch_id, piece, at, device_at, device, sequence, plan_version, body, made_by, sent_by, number)
+       SELECT workshop_id, $2, id, 2, now(), now(), 'slow', 1, 1, $3, $2, $2, last_event + 1 FROM batches WHERE id = $1`,
       [batch.id, first.id, JSON.stringify(first.body)],
     );
     await slow.query('UPDATE batches SET last_event = last_event + 1 WHERE id = $1', [batch.id]);

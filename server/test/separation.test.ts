@@ -130,8 +130,8 @@ describe('row security', () => {
       within(mine, async () => {
         const eventId = randomUUID();
         await database.query(
-          `INSERT INTO events (workshop_id, id, batch_id, piece, at, device_at, device, sequence, plan_version, body, made_by, number)
-           SELECT workshop_id, $1, batch_id, number, now(), now(), 'x', 1, 1, '{}', $1, 900 FROM pieces LIMIT 1`,
+          `INSERT INTO events (workshop_id, id, batch_id, piece, at, device_at, device, sequence, plan_version, body, made_by, sent_by, number)
+           SELECT workshop_id, $1, batch_id, number, now(), now(), 'x', 1, 1, '{}', $1, $1, 900 FROM pieces LIMIT 1`,
           [eventId],
         );
         await database.query(`INSERT INTO readings VALUES ($1, $2, $3, 1, 'start', 32, '32')`, [

@@ -222,6 +222,18 @@ describe('a cutting plan', () => {
     await owner.delete(`/api/cuttings/${id}`).expect(409);
   });
 
+  it('that four record at once for the one board they all have in mind is recorded once', async () => {
+    const made = await planned();
+    const kept = await Promise.all([1, 2, 3, 4].map(() => keep(made).expect(201)));
+    const answers = await Promise.all(kept.map(({ body }) => owner.post(`/api/cuttings/${body.id}/record`)));
+    expect(answers.map((a) => a.status).sort()).toEqual([200, 422, 422, 422]);
+    const ids = new Set(kept.map(({ body }) => body.id as string));
+    const taken = (await ledger()).filter(
+      (l) => ids.has(l.cuttingId ?? '') && l.itemId === made.held.item.id,
+    );
+    expect(taken.map((l) => l.amount)).toEqual([-1]);
+  });
+
   it('whose board is gone, or whose blanks overlap, is refused and books nothing', async () => {
     const made = await planned();
     const kept = await keep(made).expect(201);

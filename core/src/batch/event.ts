@@ -57,6 +57,8 @@ export interface RunEvent extends DeviceClock {
   piece: number;
   /** instant, ISO in UTC: by the device's clock as it is sent, by the server's as it is read again */
   at: string;
+  /** by whom: the recorder that their sign-in gave this device; whoever sends it where it is left out */
+  recorder?: string;
   /** full id of the device */
   device: string;
   /** counts up on each device */

@@ -62,6 +62,12 @@ export class OpenInviteView {
   @ApiProperty() expiresAt: string;
 }
 
+export class RecorderView {
+  @ApiProperty() id: string;
+  /** shown once; only its hash is kept */
+  @ApiProperty() secret: string;
+}
+
 /** One place at which somebody is signed in. */
 export class SignInView {
   @ApiProperty() since: string;

@@ -11,10 +11,11 @@ import {
 } from '@nestjs/common';
 import { ApiCreatedResponse, ApiOkResponse, ApiTags } from '@nestjs/swagger';
 import { Problem } from '../edge/problem.js';
-import { InviteLinkView, MemberView, NewInviteDto, OpenInviteView } from './access.dto.js';
+import { InviteLinkView, MemberView, NewInviteDto, OpenInviteView, RecorderView } from './access.dto.js';
 import { AccessService } from './access.service.js';
 import { AccessStore } from './accessStore.js';
 import { InWorkshop, OwnerOnly } from './inWorkshop.js';
+import { Recorders } from './recorders.js';
 
 @ApiTags('access')
 @Controller('members')
@@ -23,6 +24,7 @@ export class MembersController {
   constructor(
     private readonly access: AccessService,
     private readonly store: AccessStore,
+    private readonly recorders: Recorders,
   ) {}
 
   @Get()
@@ -36,6 +38,13 @@ export class MembersController {
   @ApiCreatedResponse({ type: InviteLinkView })
   invite(@Body() { role }: NewInviteDto): Promise<InviteLinkView> {
     return this.access.invite(role);
+  }
+
+  /** What this device says who recorded something by; it opens nothing and outlives the session. */
+  @Post('recorders')
+  @ApiCreatedResponse({ type: RecorderView })
+  recorder(): Promise<RecorderView> {
+    return this.recorders.issue();
   }
 
   /** Links that nobody has used yet. */

@@ -89,11 +89,11 @@ export class BatchController {
   @ApiOkResponse({ type: StoredEventsView })
   append(
     @Param('id', ParseUUIDPipe) id: string,
-    @Body() { events, sent, jumps }: EventsDto,
+    @Body() { events, sent, jumps, recorders }: EventsDto,
   ): Promise<StoredEventsView> {
     const clock =
       sent === undefined ? null : { sent: Date.parse(sent), ...(jumps === undefined ? {} : { jumps }) };
-    return this.events.append(id, events, clock);
+    return this.events.append(id, events, clock, recorders);
   }
 
   @Put(':id/put-away')

@@ -4,6 +4,7 @@ import { BatchEntity } from './batch.entity.js';
 import { OrderEntity, OrderLineEntity } from './order.entity.js';
 import { OrderLines } from './orderLines.js';
 import { PlanVersionEntity } from './planVersion.entity.js';
+import { AccessModule } from '../access/access.module.js';
 import { DryingModule } from '../drying/drying.module.js';
 import { HardwareModule } from '../hardware/hardware.module.js';
 import { PatternModule } from '../pattern/pattern.module.js';
@@ -19,6 +20,7 @@ import { SnapshotController } from './snapshot.controller.js';
 @Module({
   imports: [
     TypeOrmModule.forFeature([BatchEntity, OrderEntity, OrderLineEntity, PlanVersionEntity]),
+    AccessModule,
     DryingModule,
     PatternModule,
     WorkshopModule,

@@ -169,11 +169,18 @@ class RunEventDto {
   @InstantField() at: string;
   @NumberField({ min: -1e12, max: 1e12, optional: true }) offset?: number;
   @NumberField({ min: 0, max: 2_000_000_000, whole: true, optional: true }) jumps?: number;
+  @IdField({ optional: true }) recorder?: string;
   @TextField({ min: 1, max: 80 }) device: string;
   @NumberField({ min: 0, max: 2_000_000_000, whole: true }) sequence: number;
   @NumberField({ min: 1, max: 100_000, whole: true }) planVersion: number;
   @ObjectField(() => EventBodyDto, { kinds: EVENT_FORMS })
   body: EventBodyDto;
+}
+
+/** Whose records a device sends, with what only that device knows of them. */
+class RecorderDto {
+  @IdField() id: string;
+  @TextField({ min: 20, max: 100 }) secret: string;
 }
 
 /** Events are read one by one, so that a malformed one does not hold up the rest. */
@@ -184,6 +191,9 @@ export class EventsDto {
   @ArrayMaxSize(500, { message: 'events has too many entries. Send at most 500 at a time.' })
   @IsObject({ each: true, message: 'each event must be an object.' })
   events: object[];
+  @ApiProperty({ type: [RecorderDto], required: false })
+  @ListField(() => RecorderDto, { max: 50, optional: true })
+  recorders?: RecorderDto[];
   /** the device's clock as it sends */
   @InstantField({ optional: true }) sent?: string;
   @NumberField({ min: 0, max: 2_000_000_000, whole: true, optional: true }) jumps?: number;

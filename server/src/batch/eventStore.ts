@@ -1,13 +1,14 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { inRecordedOrder, reckonedAt, type RunEvent, type SendingClock, type StepLine } from '@compas/core';
+import { Recorders, type ClaimedRecorder } from '../access/recorders.js';
 import { WorkshopTransaction } from '../database/workshopTransaction.js';
 import { Problem } from '../edge/problem.js';
 import { readEvent, type EventPageView, type SetAsideView, type StoredEventsView } from './event.dto.js';
 import { EVENT_COLUMNS, PieceSummaries } from './pieceSummaries.js';
 
 /** With the instant at which it was recorded by the server's clock. */
-type ReckonedEvent = RunEvent & { reckoned: string };
+type ReckonedEvent = RunEvent & { reckoned: string; madeBy?: string };
 
 /** What the database did with events, and what the summing up of their pieces needs. */
 interface Recorded {
@@ -44,23 +45,42 @@ export class EventStore {
   constructor(
     private readonly transaction: WorkshopTransaction,
     private readonly summaries: PieceSummaries,
+    private readonly recorders: Recorders,
   ) {}
 
-  /** @param clock that of the device that sends, where it says */
+  /**
+   * @param clock that of the device that sends, where it says
+   * @param claimed whose records it says they are
+   */
   async append(
     batchId: string,
     raw: readonly object[],
     clock: SendingClock | null = null,
+    claimed: readonly ClaimedRecorder[] = [],
   ): Promise<StoredEventsView> {
     const read = await Promise.all(raw.map(readEvent));
-    const events = read.flatMap((r) => (r.ok ? [r.event] : []));
     const aside = read.flatMap((r) => (r.ok ? [] : [{ raw: r.raw, why: r.why }]));
     const received = Date.now();
+    const recorders = await this.recorders.known(claimed);
+    const taken: { event: RunEvent; reckoned: ReckonedEvent }[] = [];
+    for (const one of read) {
+      if (!one.ok) continue;
+      const { event } = one;
+      const at = reckonedAt(event, clock, received);
+      const by = recorders.get(event.recorder ?? '');
+      if (by && by.endedAt !== null && at > by.endedAt)
+        aside.push({ raw: event, why: `${by.name} had left the workshop when this was recorded.` });
+      else
+        taken.push({
+          event,
+          reckoned: { ...event, reckoned: new Date(at).toISOString(), ...(by ? { madeBy: by.userId } : {}) },
+        });
+    }
     const { stored, fitting, clashing } = await this.store(
       batchId,
-      events.map((e) => ({ ...e, reckoned: new Date(reckonedAt(e, clock, received)).toISOString() })),
+      taken.map((t) => t.reckoned),
     );
-    for (const event of events)
+    for (const { event } of taken)
       if (!fitting.has(event.id))
         aside.push({ raw: event, why: `Piece ${event.piece} is not in this batch.` });
       else if (clashing.has(event.id)) aside.push({ raw: event, why: CLASHES });

@@ -27,6 +27,8 @@ export const invitesQuery = queryOptions({
 export const withdrawInvite = (id: string) =>
   ask('delete', '/api/members/invites/{id}', { params: { path: { id } } });
 
+export const newRecorder = () => ask('post', '/api/members/recorders');
+
 export const signInsQuery = queryOptions({
   queryKey: ['sign-ins'],
   queryFn: () => ask('get', '/api/session/all'),

@@ -63,7 +63,8 @@ function atTheDesk(network: () => boolean, more: Parameters<typeof answering>[0]
   shownInApp(<Sending />);
   return asked;
 }
-const sentTo = (asked: Asked[]) => asked.filter((a) => a.method === 'POST').map((a) => a.path.split('/')[3]);
+const sentTo = (asked: Asked[]) =>
+  asked.filter((a) => a.path.endsWith('/events')).map((a) => a.path.split('/')[3]);
 
 beforeEach(() => clear());
 afterEach(async () => {

@@ -3,6 +3,7 @@ import { ask } from '../api/client.js';
 import { ApiProblem } from '../api/problem.js';
 import { deviceClock } from './device.js';
 import { asOneSender } from './oneSender.js';
+import { secretsOf } from './recorder.js';
 import { letGo, putAside, queued } from './keptEvents.js';
 
 /** At most so many are sent at a time; the server takes 500. */
@@ -40,9 +41,10 @@ async function sendQueue(batchId: string): Promise<Sent> {
     if (!alone) return 'all sent';
     try {
       const { jumps } = await deviceClock();
+      const recorders = await secretsOf(new Set(piece.flatMap((e) => e.recorder ?? [])));
       const { setAside } = await ask('post', '/api/batches/{id}/events', {
         params: { path: { id: batchId } },
-        body: { events: piece, sent: new Date().toISOString(), jumps },
+        body: { events: piece, recorders, sent: new Date().toISOString(), jumps },
       });
       await letGo(batchId, piece, new Set(setAside.map(({ id }) => id ?? '')));
       bytesAtOnce = Math.min(BYTES_AT_ONCE, 2 * bytesAtOnce);

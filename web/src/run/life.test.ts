@@ -2,9 +2,14 @@ import 'fake-indexeddb/auto';
 import type { RunEvent } from '@compas/core';
 import { clear, get, set } from 'idb-keyval';
 import { randomId } from '../api/randomId.js';
+import { newRecorder, type Session } from '../api/session.js';
 import { belongsTo, enqueue, forgetOld, letGo, queued, queues, sentOf } from './keptEvents.js';
 import { knowLife } from './life.js';
 import { asOneSender } from './oneSender.js';
+import { haveRecorder, recorderOf, secretsOf } from './recorder.js';
+import { recordHere } from './recordHere.js';
+
+jest.mock('../api/session.js', () => ({ newRecorder: jest.fn() }));
 
 const DAY = 24 * 3_600_000;
 const event = (sequence: number): RunEvent => ({
@@ -81,4 +86,46 @@ it('one sends at a time, and one that fails holds up nobody', async () => {
     });
   await Promise.allSettled([sender('a'), sender('b', true), sender('c')]);
   expect(order).toEqual(['a begins', 'a ends', 'b begins', 'b ends', 'c begins', 'c ends']);
+});
+
+describe('who recorded something', () => {
+  const session = (userId: string) =>
+    ({
+      userId,
+      workshopId: 'w1',
+      workshops: [{ id: 'w1', name: 'The Long Shed', role: 'maker' }],
+    }) as Session;
+  const asked = () => (newRecorder as jest.Mock).mock.calls.length;
+  beforeEach(() =>
+    (newRecorder as jest.Mock)
+      .mockReset()
+      .mockImplementation(() => Promise.resolve({ id: randomId(), secret: `secret ${asked()}` })),
+  );
+
+  it('is kept by person, asked for once, and sent with what they recorded', async () => {
+    await Promise.all([haveRecorder(session('maren')), haveRecorder(session('maren'))]);
+    await haveRecorder(session('maren'));
+    await haveRecorder(session('tobi'));
+    const [maren, tobi] = [await recorderOf(session('maren')), await recorderOf(session('tobi'))];
+    expect(maren).toBeDefined();
+    expect(tobi).not.toBe(maren);
+    expect(await recorderOf(undefined)).toBeUndefined();
+    expect(asked()).toBeLessThanOrEqual(3);
+    // what Maren recorded is hers, whoever is signed in when it is sent
+    const recorded = await recordHere(
+      { batchId: batch, planVersion: 1, piece: 1, bodies: [{ kind: 'done', stepId: 'saw' }] },
+      session('maren'),
+    );
+    expect(recorded).toMatchObject([{ recorder: maren }]);
+    expect((await queues()).find((q) => q.batchId === batch)?.owner?.workshop).toBe('The Long Shed');
+    expect((await secretsOf(new Set([maren!]))).map((r) => r.id)).toEqual([maren]);
+  });
+
+  it('is nobody’s word where the device has nothing of them', async () => {
+    const [recorded] = await recordHere(
+      { batchId: batch, planVersion: 1, piece: 1, bodies: [{ kind: 'done', stepId: 'saw' }] },
+      undefined,
+    );
+    expect(recorded).not.toHaveProperty('recorder');
+  });
 });

@@ -4,6 +4,7 @@ import { randomId } from '../api/randomId.js';
 import type { Session } from '../api/session.js';
 import { deviceClock, nextSequence } from './device.js';
 import { belongsTo, enqueue } from './keptEvents.js';
+import { recorderOf } from './recorder.js';
 
 /** What is recorded, and for which plan. */
 interface Recorded {
@@ -23,12 +24,14 @@ export async function recordHere(
 ): Promise<RunEvent[]> {
   const at = new Date().toISOString();
   const clock = await deviceClock();
+  const recorder = await recorderOf(session);
   const { device, first } = await nextSequence(bodies.length);
   const events = bodies.map((body, i): RunEvent => ({
     id: randomId(),
     piece,
     at,
     ...clock,
+    ...(recorder === undefined ? {} : { recorder }),
     device,
     sequence: first + i,
     planVersion,

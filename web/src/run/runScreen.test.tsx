@@ -219,7 +219,9 @@ describe('the lathe screen', () => {
     await set(`batch/${first.batch.id}`, { ...seen, seenAt: Date.UTC(2026, 2, 2, 9, 30) });
     shownInApp(<RunScreen />, { at: `/batches/${first.batch.id}/run`, path: '/batches/:id/run' });
     expect(await screen.findByText('piece 2 of 3', {}, { timeout: 4_500 })).toBeTruthy();
-    expect(screen.getByRole('status').textContent).toMatch(/^○ no (answer|connection) since Mon 2 Mar, \d\d:30/);
+    expect(screen.getByRole('status').textContent).toMatch(
+      /^○ no (answer|connection) since Mon 2 Mar, \d\d:30/,
+    );
   });
 
   it('still counts what was sent and not read back, when it is opened again without a network', async () => {

@@ -4,6 +4,7 @@ import { sessionQuery } from '../api/session.js';
 import { flush } from './eventQueue.js';
 import { forgetOld, queues } from './keptEvents.js';
 import { knowLife } from './life.js';
+import { haveRecorder } from './recorder.js';
 
 /** Whatever screen is open, what is kept is sent so often, ms. */
 const ROUND_MS = 10_000;
@@ -30,7 +31,8 @@ export function useSender(): void {
       .catch(() => undefined);
   }, [life, client]);
   useEffect(() => {
-    if (!workshopId) return;
+    if (!session || !workshopId) return;
+    void haveRecorder(session).catch(() => undefined);
     void forgetOld(Date.now()).catch(() => undefined);
     const round = () =>
       void sendAll(workshopId).then(() => client.invalidateQueries({ queryKey: ['unsent'] }));
@@ -41,7 +43,7 @@ export function useSender(): void {
       clearInterval(timer);
       window.removeEventListener('online', round);
     };
-  }, [workshopId, client]);
+  }, [session, workshopId, client]);
 }
 
 /** One round over all queues; what cannot be sent now is there for the next. */

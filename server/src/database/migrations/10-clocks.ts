@@ -18,8 +18,8 @@ BEGIN
   SELECT workshop_id, id, last_event, plan_version INTO batch FROM batches WHERE id = wanted FOR UPDATE;
   IF NOT FOUND THEN RETURN NULL; END IF;
   WITH came AS (
-    SELECT * FROM ROWS FROM (jsonb_to_recordset(incoming) AS (id uuid, piece int, at timestamptz, reckoned timestamptz, "offset" float8, jumps int, device text, sequence int, "planVersion" int, body jsonb))
-      WITH ORDINALITY AS e(id, piece, at, reckoned, "offset", jumps, device, sequence, "planVersion", body, place)
+    SELECT * FROM ROWS FROM (jsonb_to_recordset(incoming) AS (id uuid, piece int, at timestamptz, reckoned timestamptz, "offset" float8, jumps int, "madeBy" uuid, device text, sequence int, "planVersion" int, body jsonb))
+      WITH ORDINALITY AS e(id, piece, at, reckoned, "offset", jumps, "madeBy", device, sequence, "planVersion", body, place)
   ), fit AS (
     SELECT c.*, max(c.reckoned) OVER (PARTITION BY c.device ORDER BY c.sequence, c.place) AS latest
     FROM came c JOIN pieces p ON p.workshop_id = batch.workshop_id AND p.batch_id = batch.id AND p.number = c.piece
@@ -27,8 +27,8 @@ BEGIN
     SELECT f.id FROM fit f JOIN events e ON e.workshop_id = batch.workshop_id AND e.id = f.id
     WHERE e.batch_id <> batch.id OR e.piece <> f.piece OR e.device <> f.device OR e.sequence <> f.sequence OR e.body <> f.body
   ), stored AS (
-    INSERT INTO events (workshop_id, id, batch_id, piece, at, device_at, offset_ms, jumps, device, sequence, plan_version, body, made_by, number)
-    SELECT batch.workshop_id, f.id, batch.id, f.piece, greatest(f.latest, b.at), f.at, f."offset", f.jumps, f.device, f.sequence, f."planVersion", f.body, by_user, batch.last_event + f.place
+    INSERT INTO events (workshop_id, id, batch_id, piece, at, device_at, offset_ms, jumps, device, sequence, plan_version, body, made_by, sent_by, number)
+    SELECT batch.workshop_id, f.id, batch.id, f.piece, greatest(f.latest, b.at), f.at, f."offset", f.jumps, f.device, f.sequence, f."planVersion", f.body, coalesce(f."madeBy", by_user), by_user, batch.last_event + f.place
     FROM fit f LEFT JOIN LATERAL (
       SELECT e.at FROM events e WHERE e.workshop_id = batch.workshop_id AND e.batch_id = batch.id AND e.device = f.device AND e.sequence < f.sequence
       ORDER BY e.sequence DESC LIMIT 1
@@ -59,9 +59,9 @@ END $$`;
 export class Clocks1796000000010 implements MigrationInterface {
   async up(db: QueryRunner): Promise<void> {
     await db.query(`
-ALTER TABLE events ADD COLUMN device_at timestamptz, ADD COLUMN offset_ms double precision, ADD COLUMN jumps integer;
-UPDATE events SET device_at = at, at = least(at, received_at);
-ALTER TABLE events ALTER COLUMN device_at SET NOT NULL;
+ALTER TABLE events ADD COLUMN device_at timestamptz, ADD COLUMN offset_ms double precision, ADD COLUMN jumps integer, ADD COLUMN sent_by uuid;
+UPDATE events SET device_at = at, at = least(at, received_at), sent_by = made_by;
+ALTER TABLE events ALTER COLUMN device_at SET NOT NULL, ALTER COLUMN sent_by SET NOT NULL;
 CREATE INDEX events_of_device ON events (workshop_id, batch_id, device, sequence);
 CREATE INDEX events_by_receipt ON events (received_at);
 CREATE FUNCTION newest_receipt() RETURNS timestamptz LANGUAGE sql STABLE SECURITY DEFINER SET search_path = public, pg_temp AS $$
@@ -86,6 +86,6 @@ ALTER TABLE set_aside DROP COLUMN hash;
 DROP FUNCTION newest_receipt;
 DROP INDEX events_of_device, events_by_receipt;
 UPDATE events SET at = device_at;
-ALTER TABLE events DROP COLUMN device_at, DROP COLUMN offset_ms, DROP COLUMN jumps`);
+ALTER TABLE events DROP COLUMN device_at, DROP COLUMN offset_ms, DROP COLUMN jumps, DROP COLUMN sent_by`);
   }
 }

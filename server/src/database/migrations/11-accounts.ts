@@ -54,6 +54,25 @@ const FUNCTIONS = [
     'SETOF uuid',
     `DELETE FROM invites i WHERE i.workshop_id = ${HERE} AND i.id = wanted AND ${OPEN} RETURNING i.id`,
   ),
+  definer(
+    'access_new_recorder',
+    'new_id uuid, of_user uuid, new_hash text',
+    'SETOF uuid',
+    `INSERT INTO recorders (id, workshop_id, user_id, secret_hash) VALUES (new_id, ${HERE}, of_user, new_hash) RETURNING id`,
+  ),
+  definer(
+    'access_recorders',
+    'claimed jsonb',
+    'TABLE (id uuid, user_id uuid, name text, ended_at timestamptz)',
+    `SELECT r.id, r.user_id, u.name, r.ended_at FROM jsonb_to_recordset(claimed) AS c(id uuid, hash text) JOIN recorders r ON r.id = c.id AND r.secret_hash = c.hash AND r.workshop_id = ${HERE} JOIN users u ON u.id = r.user_id`,
+  ),
+  // what somebody recorded before they were taken out is theirs; nothing after it is
+  definer(
+    'access_remove_member',
+    'of_user uuid',
+    'SETOF uuid',
+    `WITH gone AS (DELETE FROM memberships m WHERE m.workshop_id = ${HERE} AND m.user_id = of_user AND (m.role <> 'owner' OR (SELECT count(*) FROM memberships o WHERE o.workshop_id = m.workshop_id AND o.role = 'owner') > 1) RETURNING m.user_id), ended AS (UPDATE recorders r SET ended_at = now() FROM gone g WHERE r.workshop_id = ${HERE} AND r.user_id = g.user_id AND r.ended_at IS NULL) SELECT user_id FROM gone`,
+  ),
   // a maker who takes an owner's link becomes an owner; an owner stays one
   definer(
     'access_accept',
@@ -63,14 +82,25 @@ const FUNCTIONS = [
   ),
 ].join('\n');
 
-/** Accounts: passwords can be changed and guessing them slows down; invitations can be seen and withdrawn. */
+/**
+ * Accounts: passwords can be changed and guessing them slows down; invitations can be seen and withdrawn. A recorder says
+ * whose what a tablet recorded is, also when somebody else sends it later; it opens nothing.
+ */
 export class Accounts1796000000011 implements MigrationInterface {
   async up(db: QueryRunner): Promise<void> {
     await db.query(`
 CREATE TABLE failed_sign_ins (account text NOT NULL, at timestamptz NOT NULL DEFAULT now());
 CREATE INDEX failed_sign_ins_of_account ON failed_sign_ins (account, at);
 ALTER TABLE invites ADD COLUMN id uuid NOT NULL DEFAULT gen_random_uuid();
-DROP FUNCTION access_accept(text, uuid)`);
+CREATE TABLE recorders (
+  id uuid PRIMARY KEY,
+  workshop_id uuid NOT NULL REFERENCES workshops ON DELETE CASCADE,
+  user_id uuid NOT NULL REFERENCES users ON DELETE CASCADE,
+  secret_hash text NOT NULL,
+  since timestamptz NOT NULL DEFAULT now(),
+  ended_at timestamptz
+);
+DROP FUNCTION access_accept(text, uuid), access_remove_member(uuid)`);
     await db.query(FUNCTIONS);
   }
 
