@@ -52,7 +52,15 @@ export {
 export { expiryFindings, type Kept, reorderFindings } from './ledger/reorder.js';
 export { bookCut } from './ledger/bookCut.js';
 export type { Point } from './log/section.js';
-export { type BilletWish, type Bolt, logPlan, type LogWay } from './log/logPlan.js';
+export {
+  type BilletWish,
+  type Bolt,
+  logFindings,
+  type LogPlan,
+  logPlan,
+  type LogWay,
+  mostBillets,
+} from './log/logPlan.js';
 export { type AcrossReading, greenDiameter, type Oval, ovalFrom, ovalOf } from './drying/oval.js';
 export {
   cleanCylinder,

@@ -3,7 +3,8 @@ import { Injectable } from '@nestjs/common';
 import {
   currencyOf,
   dim,
-  logPlan,
+  logFindings,
+  mostBillets,
   materialById,
   sawingOf,
   stockProblems,
@@ -174,18 +175,19 @@ export class StockService {
     billets: number,
   ): Promise<void> {
     const { body } = await this.workshop.show();
-    const { ways, findings } = logPlan(log, wish, sawingOf(body));
-    const stop = findings.find((f) => f.severity === 'stop');
+    const sawing = sawingOf(body);
+    const stop = logFindings(log, wish, sawing).find((f) => f.severity === 'stop');
     if (stop)
       throw Problem.unusable([
         { field: 'diameter', why: `${stop.what} ${stop.remedy}`.replace(/[⟦⟧]/g, '') },
       ]);
-    const most = Math.max(...ways.map((w) => w.total));
-    if (billets > 2 * most)
+    // how they are laid out is worked out at the screen: here it would hold everybody up
+    const most = mostBillets(log, wish, sawing);
+    if (billets > most)
       throw Problem.unusable([
         {
           field: 'billets',
-          why: `${billets} billets out of ${sectors} sectors is more than twice the ${most} that fit at best. Count again.`,
+          why: `${billets} billets out of ${sectors} sectors is more than the ${most} that the wood has room for. Count again.`,
         },
       ]);
   }

@@ -34,6 +34,8 @@ export function useSender(): void {
     if (!session || !workshopId) return;
     void haveRecorder(session).catch(() => undefined);
     void forgetOld(Date.now()).catch(() => undefined);
+    // a browser that runs out of room clears what nobody asked it to keep
+    void navigator.storage?.persist?.().catch(() => false);
     const round = () =>
       void sendAll(workshopId).then(() => client.invalidateQueries({ queryKey: ['unsent'] }));
     round();

@@ -1,21 +1,22 @@
 import {
   dim,
   greenDiameter,
-  logPlan,
   materialById,
   ovalOf,
   provenanceOf,
   type BilletWish,
   type Dimension,
   type Log,
+  type LogPlan,
   type LogWay,
   type Material,
 } from '@compas/core';
 import { useQuery } from '@tanstack/react-query';
 import { Button, Checkbox, InputNumber, Select } from 'antd';
-import { useDeferredValue, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { stockQuery, type HeldStock } from '../api/stock.js';
+import { useLogPlan } from '../workers/useLogPlan.js';
 import { Findings } from '../ui/Findings.js';
 import { Length, Say } from '../ui/Length.js';
 import { LengthInput } from '../ui/LengthInput.js';
@@ -57,6 +58,8 @@ export default function LogScreen() {
   );
 }
 
+const NOT_YET: LogPlan = { bolts: [], ways: [], findings: [] };
+
 interface SplittingProps {
   held: HeldStock;
   log: Log;
@@ -82,12 +85,9 @@ function Splitting({ held, log, habits }: SplittingProps) {
     }),
     [green, finished, length, clearance, heartOnly],
   );
-  // many thin billets take a moment to lay out: the fields stay quick
-  const laidOut = useDeferredValue(wish);
-  const { ways, bolts, findings } = useMemo(
-    () => logPlan(log, laidOut, habits.sawing),
-    [log, laidOut, habits.sawing],
-  );
+  const { split, busy } = useLogPlan(log, wish, habits.sawing);
+  const { ways, bolts, findings } = split?.plan ?? NOT_YET;
+  const laidOut = split?.wish ?? wish;
   const way = ways.find((w) => w.sectors === sectors) ?? ways[0];
   return (
     <>
@@ -136,6 +136,11 @@ function Splitting({ held, log, habits }: SplittingProps) {
           to={target}
         />
       )}
+      {busy && (
+        <p className="soft" role="status">
+          Laying out the billets…
+        </p>
+      )}
       {findings.length > 0 && <Findings findings={findings} empty="" />}
       {way && (
         <div className="log-two">
@@ -145,9 +150,9 @@ function Splitting({ held, log, habits }: SplittingProps) {
               {way.total} billets, split into {way.sectors}
             </h2>
             <p>
-              {bolts.length} {bolts.length === 1 ? 'length' : 'lengths'} of <Length mm={wish.length} />{' '}
+              {bolts.length} {bolts.length === 1 ? 'length' : 'lengths'} of <Length mm={laidOut.length} />{' '}
               between trimmed ends; {listed(way.perBolt)} billets in them from the butt. When every split
-              drifts by <Length mm={(habits.sawing.splitDrift * wish.length) / 1000} />, {way.drifted} are
+              drifts by <Length mm={(habits.sawing.splitDrift * laidOut.length) / 1000} />, {way.drifted} are
               left: a drift costs {Math.max(0, way.total - way.drifted)}.
             </p>
             <ol>
@@ -158,7 +163,7 @@ function Splitting({ held, log, habits }: SplittingProps) {
             <Ways ways={ways} chosen={way} choose={setSectors} />
             <SplitRecord
               held={held}
-              wish={wish}
+              wish={laidOut}
               way={way}
               moisture={moisture}
               target={target}

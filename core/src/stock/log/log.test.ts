@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { dim } from '../../measure/index.js';
 import { newWorkshop, sawingOf } from '../../workshop/index.js';
-import { logPlan, type Log } from '../index.js';
+import { logPlan, mostBillets, type Log } from '../index.js';
 import { packSector } from './section.js';
 
 const sawing = { ...sawingOf(newWorkshop('UTC', 'mm')), endTrim: 20, crossKerf: 2.5, splitDrift: 15 };
@@ -103,5 +103,35 @@ describe('log', () => {
     );
     expect(logPlan(log(), { ...wish, length: 990 }, sawing).findings[0]?.what).toContain('gives ⟦960⟧');
     expect(logPlan(log(), { ...wish, diameter: 150 }, sawing).findings[0]?.remedy).toContain('thicker log');
+  });
+});
+
+describe('the most that a log has room for', () => {
+  it('is by the wood alone: areas of the lengths over that of a billet', () => {
+    // one length of 300 out of 400, 240 at the butt and 220 at the top: 224 at its thin end, 300 + 20 from the butt
+    const short = log({ length: dim(400) });
+    const thin = 240 - (20 * 320) / 400;
+    expect(mostBillets(short, wish, sawing)).toBe(Math.floor((thin / 60) ** 2));
+  });
+
+  it('is never less than what is laid out', () => {
+    fc.assert(
+      fc.property(
+        fc.record({
+          butt: fc.integer({ min: 130, max: 300 }),
+          taper: fc.double({ min: 0.8, max: 1, noNaN: true }),
+          billet: fc.integer({ min: 30, max: 70 }),
+        }),
+        ({ butt, taper, billet }) => {
+          const one = log({ buttDiameter: dim(butt), topDiameter: dim(butt * taper) });
+          const small = { ...wish, diameter: billet };
+          const { ways } = logPlan(one, small, sawing);
+          expect(mostBillets(one, small, sawing)).toBeGreaterThanOrEqual(
+            Math.max(0, ...ways.map((w) => w.total)),
+          );
+        },
+      ),
+      { numRuns: 20 },
+    );
   });
 });

@@ -60,6 +60,15 @@ export function logPlan(log: Log, wish: BilletWish, sawing: Sawing): LogPlan {
   return { bolts, ways, findings };
 }
 
+/** More billets than this have no room in a log, by the wood alone: no layout is worked out. */
+export function mostBillets(log: Log, wish: BilletWish, sawing: Sawing): number {
+  const inside = (bolt: Bolt) => sectionOf(bolt, log, wish).radius;
+  return boltsOf(log, wish, sawing).reduce(
+    (sum, bolt) => sum + Math.floor((2 * inside(bolt)) ** 2 / wish.diameter ** 2),
+    0,
+  );
+}
+
 /** Lengths for one billet each, from the butt, between trimmed ends. */
 function boltsOf(log: Log, wish: BilletWish, sawing: Sawing): Bolt[] {
   const room = log.length.mm - 2 * sawing.endTrim;
@@ -161,7 +170,8 @@ function openings(sectors: number, even: boolean): string[] {
   return splits;
 }
 
-function logFindings(log: Log, wish: BilletWish, sawing: Sawing): Finding[] {
+/** Why a log cannot give such billets at all. */
+export function logFindings(log: Log, wish: BilletWish, sawing: Sawing): Finding[] {
   const butt = log.buttDiameter.mm;
   const thin = Math.min(butt, log.topDiameter.mm);
   const off = Math.hypot(log.pith.x, log.pith.y);

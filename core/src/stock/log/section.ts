@@ -124,10 +124,7 @@ function fillUp(field: Field, start: readonly Point[], rule: (p: Point) => numbe
   const free = (p: Point) => inField(field, p) && placed.every((q) => distance(p, q) >= 2 * radius - SLACK);
   let places = [...touchingLines(lines, rings), ...touchingRings(rings)].filter(free);
   for (;;) {
-    const best = places.reduce<Point | null>(
-      (a, b) => (a === null || rule(b) > rule(a) + SLACK ? b : a),
-      null,
-    );
+    const best = foremost(places, rule);
     if (best === null) return placed;
     const ring = ringOf(best);
     placed.push(best);
@@ -140,6 +137,19 @@ function fillUp(field: Field, start: readonly Point[], rule: (p: Point) => numbe
     ];
     rings.push(ring);
   }
+}
+
+/** The first of the places by a rule; of those that are equal, the one that was found first. */
+function foremost(places: readonly Point[], rule: (p: Point) => number): Point | null {
+  let best: Point | null = null;
+  let most = -Infinity;
+  for (const place of places) {
+    const by = rule(place);
+    if (best !== null && by <= most + SLACK) continue;
+    best = place;
+    most = by;
+  }
+  return best;
 }
 
 const touchingRings = (rings: readonly Ring[]): Point[] =>
@@ -196,4 +206,4 @@ function ringWithRing(a: Ring, b: Ring): Point[] {
   ];
 }
 
-const distance = (a: Point, b: Point): number => Math.hypot(a.x - b.x, a.y - b.y);
+const distance = (a: Point, b: Point): number => Math.sqrt((a.x - b.x) ** 2 + (a.y - b.y) ** 2);
