@@ -1,6 +1,19 @@
 import type { Element } from './element.js';
 import { kindOf } from './kinds/elementKinds.js';
-import type { Outline } from './shape.js';
+import type { Segment } from './arc.js';
+import { cannot, line, type Outline, type Shape } from './shape.js';
+
+const isFinite = ({ x0, r0, x1, r1, bulge }: Segment): boolean =>
+  [x0, r0, x1, r1, bulge].every(Number.isFinite);
+
+/** Dimensions at the edge of what numbers can say give no point: then it stands in as nothing, and says so. */
+const drawable = (shape: Shape, element: Element, x: number, r: number): Shape =>
+  shape.segments.every(isFinite) && (shape.square?.corners ?? []).every(isFinite)
+    ? shape
+    : cannot(
+        line(element, x, r, 0, r),
+        'With these dimensions it cannot be drawn. One of them is next to nothing: change it.',
+      );
 
 /** Outline of elements that follow each other, the first beginning at a diameter. */
 export function chain(elements: readonly Element[], startDiameter: number): Outline {
@@ -8,7 +21,7 @@ export function chain(elements: readonly Element[], startDiameter: number): Outl
   let x = 0;
   let d = startDiameter;
   for (const element of elements) {
-    const shape = kindOf(element).shape(element, x, d / 2, chain);
+    const shape = drawable(kindOf(element).shape(element, x, d / 2, chain), element, x, d / 2);
     if (shape.problem !== undefined) outline.problems.push({ elementId: element.id, why: shape.problem });
     outline.segments.push(...shape.segments);
     if (shape.square) (outline.squares ??= []).push(shape.square);

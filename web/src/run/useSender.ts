@@ -27,7 +27,7 @@ export function useSender(): void {
   useEffect(() => {
     if (life === undefined) return;
     void knowLife(life)
-      .then((another) => (another ? client.invalidateQueries() : undefined))
+      .then((another) => (another ? client.resetQueries() : undefined))
       .catch(() => undefined);
   }, [life, client]);
   useEffect(() => {

@@ -162,6 +162,8 @@ function ovalShape(element: ElementOf<'oval'>, x: number, r: number): Shape {
   const along = element.longAxis.mm / 2;
   const across = element.diameter.mm / 2;
   const r1 = element.endDiameter.mm / 2;
+  if (across < SLACK || along < SLACK)
+    return cannot(line(element, x, r, 0, r1), 'An oval has a length and a diameter. Give it both.');
   if (across < Math.max(r, r1) - SLACK)
     return cannot(
       line(element, x, r, 0, r1),

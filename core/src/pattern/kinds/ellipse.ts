@@ -26,6 +26,8 @@ export function ellipse(
     // x rises while the angle falls, so the tangent is minus the derivative by the angle
     const [dx, dr] = [along * s, -across * c];
     const norm = Math.hypot(dx, dr);
-    return { x: x + along * c, r: r + across * s, tx: dx / norm, tr: dr / norm };
+    // one without height runs straight along the axis, where its ends have no direction of their own
+    const [tx, tr] = norm > 0 ? [dx / norm, dr / norm] : [1, 0];
+    return { x: x + along * c, r: r + across * s, tx, tr };
   });
 }

@@ -57,6 +57,9 @@ function beadShape(element: ElementOf<'bead'>, x: number, r: number): Shape {
       drawn,
       `A round bead ${len(wide)} long can be at most ${len(wide / 2)} high; this one has ${len(rise)}. Make it longer, make it elliptical, or set the crown to ${len(2 * r + wide)}.`,
     );
+  // a crown where it begins is a plain stretch
+  if (rise < SLACK)
+    return { segments: between(element, x, r, flat, [flatOver(element.id, x + flat, r, wide)]) };
   const hump = round
     ? [arcOver(element.id, x + flat, r, wide, rise)]
     : ellipse(element.id, { x: x + length / 2, r, along: wide / 2, across: rise }, 0, 0);
@@ -83,6 +86,15 @@ function coveShape(element: ElementOf<'cove'>, x: number, r: number): Shape {
   if (element.bottom.mm < -SLACK) return cannot(drawn, 'The bottom of the cove lies beyond the axis.');
   return { segments: [arcOver(element.id, x, r, length, -depth)] };
 }
+
+const flatOver = (elementId: string, x: number, r: number, length: number): Segment => ({
+  elementId,
+  x0: x,
+  r0: r,
+  x1: x + length,
+  r1: r,
+  bulge: 0,
+});
 
 function arcOver(elementId: string, x: number, r: number, length: number, rise: number): Segment {
   const bulge = length === 0 ? 0 : bulgeOfSagitta(length, rise);

@@ -1,0 +1,106 @@
+import { expect, test, type Page } from '@playwright/test';
+import { endStep, enterDemo, signIn } from './door.js';
+
+const HOUR = 3_600_000;
+const BATCH = '4 × Footstool leg';
+
+/** To the lathe with a batch that no other test turns. */
+async function toTheLathe(page: Page, name = BATCH): Promise<string> {
+  await page
+    .locator('.bench-row', { hasText: name })
+    .getByRole('button', { name: /To the lathe|Go on/ })
+    .click();
+  await expect(done(page)).toBeVisible();
+  return /batches\/([^/]+)/.exec(page.url())?.[1] ?? '';
+}
+const done = (page: Page) => page.getByRole('button', { name: 'Done', exact: true });
+const status = (page: Page) => page.locator('.run-connection');
+/** Pieces whose first step is still to be done. */
+const untouched = (page: Page) =>
+  page.getByRole('navigation', { name: 'Pieces' }).getByRole('button', { name: /Saw the blank/ });
+
+/** What the server has of a batch: kinds, pieces and instants. */
+async function recordOf(
+  page: Page,
+  batch: string,
+): Promise<{ kind: string; piece: number; at: string; stepId: string }[]> {
+  const answer = await page.request.get(`/api/batches/${batch}/events?after=0`);
+  const { events } = (await answer.json()) as {
+    events: { piece: number; at: string; body: { kind: string; stepId: string } }[];
+  };
+  return events.map(({ piece, at, body }) => ({ piece, at, kind: body.kind, stepId: body.stepId }));
+}
+const donesOf = async (page: Page, batch: string) =>
+  (await recordOf(page, batch)).filter((e) => e.kind === 'done');
+
+test('a double tap ends one step of one piece; two tablets follow each other; the last tap is taken back', async ({
+  page,
+  browser,
+}) => {
+  await enterDemo(page);
+  const batch = await toTheLathe(page);
+  const before = await untouched(page).count();
+  await page.waitForTimeout(400);
+  await done(page).dblclick({ delay: 20 });
+  await expect(status(page)).toHaveText(/all saved/);
+  await page.waitForTimeout(500);
+  expect(await donesOf(page, batch)).toHaveLength(1);
+
+  const other = await (await browser.newContext()).newPage();
+  await signIn(other, 'tobi@quillhaven.example');
+  await other.goto(`/batches/${batch}/run`);
+  await expect(untouched(other)).toHaveCount(before - 1);
+  await endStep(page, done(page));
+  const from = Date.now();
+  await expect
+    .poll(
+      async () =>
+        (await other.locator('.run-what h1').textContent()) ===
+        (await page.locator('.run-what h1').textContent()),
+      { intervals: [100] },
+    )
+    .toBe(true);
+  expect(Date.now() - from).toBeLessThan(4_000);
+
+  await page.getByRole('button', { name: /^Take back: / }).click();
+  await expect.poll(async () => (await recordOf(page, batch)).at(-1)?.kind).toBe('reopened');
+  await other.context().close();
+});
+
+test('a network that swallows: the lathe opens from what is kept within seconds, keeps what is recorded, and sends it later', async ({
+  page,
+}) => {
+  await enterDemo(page);
+  const batch = await toTheLathe(page, '4 × Garden dibber');
+  await expect(status(page)).toHaveText(/all saved/);
+  // nothing is answered and nothing fails
+  let swallows = true;
+  await page.route('**/api/**', async (route) => {
+    if (swallows) return;
+    await route.fallback();
+  });
+  await page.reload();
+  const from = Date.now();
+  await expect(done(page)).toBeVisible();
+  expect(Date.now() - from).toBeLessThan(5_000);
+  await endStep(page, done(page));
+  await expect(status(page)).toHaveText(/kept here|saving/);
+  swallows = false;
+  await page.reload();
+  await expect(status(page)).toHaveText(/all saved/);
+  await expect.poll(async () => (await donesOf(page, batch)).length).toBe(1);
+});
+
+test('a clock three hours fast is said, and what is recorded by it counts by the clock of the server', async ({
+  page,
+}) => {
+  await page.clock.install({ time: Date.now() + 3 * HOUR });
+  await page.clock.resume();
+  await enterDemo(page);
+  const batch = await toTheLathe(page, '3 × Tea caddy spoon');
+  await expect(status(page)).toContainText('clock here 3 h fast');
+  await endStep(page, done(page));
+  await expect.poll(async () => (await donesOf(page, batch)).length).toBe(1);
+  const [first] = await donesOf(page, batch);
+  expect(Math.abs(Date.parse(first?.at ?? '') - Date.now())).toBeLessThan(30_000);
+});
