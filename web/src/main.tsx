@@ -4,6 +4,7 @@ import './ui/identity.css';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { App } from './app/App.js';
+import { reloadWhereOutdated } from './app/newerPage.js';
 
 const root = document.getElementById('root');
 if (root)
@@ -14,4 +15,5 @@ if (root)
   );
 
 // only over TLS or on loopback do browsers keep an application for use without the network
+reloadWhereOutdated();
 if (import.meta.env.PROD && 'serviceWorker' in navigator) void navigator.serviceWorker.register('/sw.js');

@@ -2,21 +2,13 @@ import 'fake-indexeddb/auto';
 import type { RunEvent } from '@compas/core';
 import { screen, waitFor, within } from '@testing-library/react';
 import { clear } from 'idb-keyval';
+import { doneEvent } from '../../test/exampleEvents.js';
 import { answering, shownInApp, type Asked } from '../../test/inApp.js';
 import { randomId } from '../api/randomId.js';
 import { belongsTo, enqueue, letGo, queued } from '../run/keptEvents.js';
 import { useSender } from '../run/useSender.js';
 import { Shell } from './Shell.js';
 
-const event = (): RunEvent => ({
-  id: randomId(),
-  piece: 1,
-  at: '2026-03-02T08:00:00.000Z',
-  device: 'tablet',
-  sequence: 1,
-  planVersion: 1,
-  body: { kind: 'done', stepId: 'saw' },
-});
 const OURS = { workshopId: 'w1', workshop: 'The Long Shed' };
 const THEIRS = { workshopId: 'w2', workshop: 'Mill Yard' };
 const session = {
@@ -36,7 +28,7 @@ function Sending() {
 let made: { id: string; events: RunEvent[] }[] = [];
 async function kept(owner: typeof OURS, count: number): Promise<string> {
   const id = randomId();
-  const events = Array.from({ length: count }, event);
+  const events = Array.from({ length: count }, (_, i) => doneEvent(i));
   await enqueue(id, ...events);
   await belongsTo(id, owner);
   made.push({ id, events });

@@ -9,19 +9,10 @@ import { recallBatch, rememberBatch } from './seenBatch.js';
 import { asideOf, enqueue, queued, takeUp } from './keptEvents.js';
 import type { BatchDetail } from '../api/batch.js';
 import { randomId } from '../api/randomId.js';
+import { doneEvent as event } from '../../test/exampleEvents.js';
 
 jest.mock('../api/client.js', () => ({ ask: jest.fn() }));
 const server = ask as jest.Mock;
-
-const event = (sequence: number): RunEvent => ({
-  id: randomId(),
-  piece: 1,
-  at: new Date(sequence * 1000).toISOString(),
-  device: 'tablet',
-  sequence,
-  planVersion: 1,
-  body: { kind: 'done', stepId: 'saw' },
-});
 
 const TAKEN = { stored: 1, known: 0, setAside: [] };
 

@@ -2,6 +2,7 @@ import 'fake-indexeddb/auto';
 import type { RunEvent } from '@compas/core';
 import { clear, get, set } from 'idb-keyval';
 import { randomId } from '../api/randomId.js';
+import { doneEvent as event } from '../../test/exampleEvents.js';
 import { newRecorder, type Session } from '../api/session.js';
 import { belongsTo, enqueue, forgetOld, letGo, queued, queues, sentOf } from './keptEvents.js';
 import { knowLife } from './life.js';
@@ -12,15 +13,6 @@ import { recordHere } from './recordHere.js';
 jest.mock('../api/session.js', () => ({ newRecorder: jest.fn() }));
 
 const DAY = 24 * 3_600_000;
-const event = (sequence: number): RunEvent => ({
-  id: randomId(),
-  piece: 1,
-  at: new Date(sequence * 1000).toISOString(),
-  device: 'tablet',
-  sequence,
-  planVersion: 1,
-  body: { kind: 'done', stepId: 'saw' },
-});
 let batch = '';
 beforeEach(async () => {
   batch = randomId();
