@@ -61,10 +61,6 @@ export class CuttingService {
 
   /** Books a cutting: boards leave the shelf, labelled blanks and offcuts come onto it. All or nothing. */
   async record(id: string): Promise<CuttingView> {
-    // one at a time in a workshop: two plans may have the same board in mind
-    await this.transaction.manager.query('SELECT pg_advisory_xact_lock(hashtextextended($1, 0))', [
-      `cutting ${this.transaction.acting.workshopId}`,
-    ]);
     const cutting = await this.rows.locked(CuttingEntity, id, 'cutting plan');
     if (cutting.recordedAt !== null)
       throw Problem.conflict(`“${cutting.name}” was recorded before; its boards have left the shelf.`);
