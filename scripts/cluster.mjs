@@ -173,8 +173,11 @@ export async function startCluster(data, durable = true) {
   return { port, secrets, folder, stop };
 }
 
-/** What a killed server left behind may hold its memory for a while: so often it is tried, a second apart. */
+/** What a killed server left behind may hold its memory for a while: then it is tried so often, a second apart. */
 const TRIES = 15;
+
+/** Whether the last start failed for that, and not for something that waiting does not mend. */
+const isHeld = (log) => /shared memory block|lock file/.test(outputOf('tail', ['-n', '6', log]) ?? '');
 
 async function startServer(folder, settings) {
   const log = join(folder, 'server.log');
@@ -183,11 +186,9 @@ async function startServer(folder, settings) {
       stdio: ['ignore', 'ignore', 'pipe'],
     });
     if (started.status === 0) return;
-    if (left === 1) must(started, `PostgreSQL did not start; ${log} says why`);
+    if (left === 1 || !isHeld(log)) must(started, `PostgreSQL did not start; ${log} says why`);
     if (left === TRIES)
-      say(
-        'PostgreSQL does not start yet; something that was killed may still hold its memory. Trying again.',
-      );
+      say('what is left of a PostgreSQL that was killed still holds its memory. Trying again.');
     await new Promise((later) => setTimeout(later, 1_000));
   }
 }

@@ -1,4 +1,4 @@
-import { createHash, randomBytes, randomUUID } from 'node:crypto';
+import { randomBytes, randomUUID } from 'node:crypto';
 import { HttpStatus, Inject, Injectable, type OnModuleInit } from '@nestjs/common';
 import { hash, verify } from '@node-rs/argon2';
 import { newWorkshop } from '@compas/core';
@@ -8,6 +8,7 @@ import type { Role } from '../database/workshopTransaction.js';
 import { Problem } from '../edge/problem.js';
 import type { NewPasswordDto, NewPersonDto, NewWorkshopDto, SignInDto, SignInView } from './access.dto.js';
 import { AccessStore, type StoredUser } from './accessStore.js';
+import { hashOf } from './hashOf.js';
 import { SIGNED_IN_FOR } from './session.js';
 
 /** So many wrong passwords are a tired person's; then each makes the next answer slower, ms. */
@@ -152,5 +153,3 @@ const refusedToTheDemo = (): Problem =>
 
 /** Accounts are told apart without keeping addresses. */
 const accountOf = (email: string): string => hashOf(email.toLowerCase());
-
-const hashOf = (token: string): string => createHash('sha256').update(token).digest('hex');

@@ -1,6 +1,7 @@
-import { createHash, randomBytes, randomUUID } from 'node:crypto';
+import { randomBytes, randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { WorkshopTransaction } from '../database/workshopTransaction.js';
+import { hashOf } from './hashOf.js';
 
 /** Whose what was recorded is. */
 export interface Recorder {
@@ -15,8 +16,6 @@ export interface ClaimedRecorder {
   id: string;
   secret: string;
 }
-
-const hashOf = (secret: string): string => createHash('sha256').update(secret).digest('hex');
 
 /** Says who recorded what a tablet sends, also when their session is over: by a secret that it got while it was not. */
 @Injectable()

@@ -77,6 +77,21 @@ describe('what is kept on this device', () => {
     );
   });
 
+  it('waits for the next round where nothing gets through: one queue is tried, not each', async () => {
+    const ids = [await kept(OURS, 1), await kept(OURS, 1), await kept(OURS, 1)];
+    const down = () => {
+      throw new TypeError('fetch failed');
+    };
+    const asked = atTheDesk(
+      () => true,
+      Object.fromEntries(ids.map((id) => [`POST /api/batches/${id}/events`, down])),
+    );
+    await waitFor(() => expect(sentTo(asked)).toHaveLength(1));
+    await new Promise((later) => setTimeout(later, 300));
+    expect(sentTo(asked)).toHaveLength(1);
+    expect((await Promise.all(ids.map((id) => queued(id)))).flat()).toHaveLength(3);
+  });
+
   it('is said before somebody signs out, who may stay', async () => {
     await kept(THEIRS, 1);
     const asked = atTheDesk(() => true);

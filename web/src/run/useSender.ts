@@ -52,7 +52,9 @@ export function useSender(): void {
 async function sendAll(workshopId: string): Promise<void> {
   try {
     for (const { batchId, owner } of await queues())
-      if (owner === null || owner.workshopId === workshopId) await flush(batchId);
+      // where nothing gets through, the others wait for the next round, and the lathe is not kept waiting behind them
+      if ((owner === null || owner.workshopId === workshopId) && (await flush(batchId)) === 'no connection')
+        return;
   } catch {
     // the browser's store was busy
   }
