@@ -1,5 +1,14 @@
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import {
+  cpSync,
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
 import { join } from 'node:path';
 import { main, ROOT, say } from './project.mjs';
 import { run } from './run.mjs';
@@ -41,6 +50,26 @@ export async function generateClient() {
   await run('node', ['scripts/client.mjs']);
 }
 
+const ASSETS = join(ROOT, 'web/dist/assets');
+const OLD_ASSETS = join(ROOT, '.cache/oldAssets');
+/** A page of an older build may stay open for so long, ms. */
+const OLD_PAGES_STAY = 14 * 24 * 3_600_000;
+
+/** The parts of the build before outlast the next one. */
+function keepAssets() {
+  if (existsSync(ASSETS)) cpSync(ASSETS, OLD_ASSETS, { recursive: true, preserveTimestamps: true });
+}
+
+/** An older page finds its parts still: their names carry their content, so none takes the place of another. */
+function bringOldAssets(now) {
+  if (!existsSync(OLD_ASSETS)) return;
+  for (const name of readdirSync(OLD_ASSETS)) {
+    const old = join(OLD_ASSETS, name);
+    if (now - statSync(old).mtimeMs > OLD_PAGES_STAY) rmSync(old);
+    else cpSync(old, join(ASSETS, name), { force: false, preserveTimestamps: true });
+  }
+}
+
 /** Builds core, server and web when a source has changed since the last time. */
 export async function build() {
   const stamp = stampOf();
@@ -53,7 +82,9 @@ export async function build() {
   say('building');
   await compileServer();
   await generateClient();
+  keepAssets();
   await run('npx', ['--no-install', 'vite', 'build', 'web', '--logLevel', 'warn']);
+  bringOldAssets(Date.now());
   mkdirSync(join(ROOT, '.cache'), { recursive: true });
   writeFileSync(STAMP, stamp);
 }

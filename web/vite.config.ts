@@ -9,7 +9,8 @@ export default defineConfig({
     react(),
     // the run screen opens without the network: the application itself is kept by the browser
     VitePWA({
-      registerType: 'autoUpdate',
+      // a newer one is taken up from a desk screen: nobody is moved at the lathe
+      registerType: 'prompt',
       injectRegister: null,
       manifest: {
         name: 'Compas',
@@ -21,6 +22,7 @@ export default defineConfig({
       },
       workbox: {
         globPatterns: ['**/*.{js,css,html,svg,woff2}'],
+        clientsClaim: true,
         maximumFileSizeToCacheInBytes: 4_000_000,
         navigateFallback: '/index.html',
         navigateFallbackDenylist: [/^\/api\//],

@@ -9,7 +9,7 @@ import {
   type WantedItems,
 } from './delivery.js';
 import type { PieceSummary } from './pieceSummary.js';
-import type { OrderedStep } from './progress.js';
+import type { OrderedStep } from './holds.js';
 
 const step = (id: string, partId: string, rest: Partial<OrderedStep> = {}): OrderedStep => ({
   id,

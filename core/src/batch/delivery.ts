@@ -2,7 +2,7 @@ import type { Step } from '../route/index.js';
 import { batchPieces, type Lot } from './lots.js';
 import type { PieceProgress } from './pieceProgress.js';
 import type { PieceSummary } from './pieceSummary.js';
-import type { OrderedStep } from './progress.js';
+import type { OrderedStep } from './holds.js';
 
 /** How the items of a batch stand, each called by its count: a piece of the part that carries it. */
 export interface ItemsMade {

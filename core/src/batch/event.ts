@@ -24,6 +24,8 @@ export type RunEventBody =
   | { kind: 'tried'; stepId: string; fits: boolean; note: string }
   | { kind: 'overridden'; stepId: string; why: string }
   | { kind: 'rejected'; stepId: string; cause: string }
+  /** of readings of one place that differ between devices: which one holds, and those that it is put before */
+  | { kind: 'settled'; stepId: string; eventId: string; others: string[] }
   /** a rejection that was a mistake: the piece goes on from where it was */
   | { kind: 'spared'; eventId: string }
   /** something worth knowing, in words or with a shrunken photo as data URL */

@@ -32,20 +32,26 @@ const order = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
 function instants(events: readonly Placed[]): number[] {
   const at = events.map((e) => Date.parse(e.at));
   const index = new Map(events.map((e, i) => [e.id, i]));
-  const cited = events.map(({ body }) => ('eventId' in body ? index.get(body.eventId ?? '') : undefined));
+  const cited = events.map(({ body }) => citedBy(body).flatMap((id) => index.get(id) ?? []));
   // each round carries what was put back one citation further; what cites itself in a ring comes to an end too
-  for (let rounds = cited.filter((c) => c !== undefined).length; rounds >= 0; rounds -= 1)
+  for (let rounds = cited.filter((c) => c.length > 0).length; rounds >= 0; rounds -= 1)
     if (!putBack(events, at, cited)) break;
   return at;
 }
 
+/** Events that one names. */
+const citedBy = (body: RunEvent['body']): string[] => [
+  ...('eventId' in body && body.eventId !== undefined ? [body.eventId] : []),
+  ...(body.kind === 'settled' ? body.others : []),
+];
+
 /** One round over all events; whether anything had to stand later. */
-function putBack(events: readonly Placed[], at: number[], cited: readonly (number | undefined)[]): boolean {
+function putBack(events: readonly Placed[], at: number[], cited: readonly number[][]): boolean {
   let moved = false;
   for (const [i, { device }] of events.entries()) {
     const before = events[i - 1]?.device === device ? (at[i - 1] ?? 0) : -Infinity;
-    const behind = cited[i] === undefined ? -Infinity : (at[cited[i]] ?? 0) + BEHIND;
-    const least = Math.max(before, behind);
+    const behind = (cited[i] ?? []).map((c) => (at[c] ?? 0) + BEHIND);
+    const least = Math.max(before, ...behind);
     if ((at[i] ?? 0) >= least) continue;
     at[i] = least;
     moved = true;

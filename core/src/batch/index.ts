@@ -4,15 +4,10 @@ export { deviceName, type MendStep, type RunEvent, type RunEventBody, type RunEv
 export { type DeviceClock, reckonedAt, type SendingClock } from './clock.js';
 export { inRecordedOrder } from './inRecordedOrder.js';
 export { withMends } from './mends.js';
-export {
-  type BatchProgress,
-  type Hold,
-  holdsOn,
-  type OrderedStep,
-  progressOf,
-  type Reading,
-  timerKey,
-} from './progress.js';
+export { type BatchProgress, type Begun, progressOf, timerKey } from './progress.js';
+export { type Hold, holdsOn, type OrderedStep } from './holds.js';
+export { type Apart, apartFindings, type Reading, readingsApart } from './readings.js';
+export { begunElsewhere, inOtherHands } from './hands.js';
 export {
   nextAction,
   type NextAction,

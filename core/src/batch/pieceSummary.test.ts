@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { nextOf, summaryOf, type PieceSummary } from './pieceSummary.js';
 import type { PieceProgress } from './pieceProgress.js';
-import type { OrderedStep } from './progress.js';
+import type { OrderedStep } from './holds.js';
 
 const MINUTE = 60_000;
 const lock = (stepId: string, reason: string) => ({ stepId, reason });

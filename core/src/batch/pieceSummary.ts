@@ -1,5 +1,6 @@
 import type { BatchingSchool } from '../measure/index.js';
-import { everyHold, type BatchProgress, type Hold, type OrderedStep } from './progress.js';
+import { everyHold, type Hold, type OrderedStep } from './holds.js';
+import { type BatchProgress } from './progress.js';
 import type { PieceProgress } from './pieceProgress.js';
 import { failedIn } from './failing.js';
 import { concerns } from './lots.js';
@@ -134,16 +135,21 @@ const FIRST: Record<BatchingSchool, (a: OpenStep, b: OpenStep) => number> = {
 const preparing = (open: OpenStep): number =>
   open.step.prepares === true ? runOf(open) : Number.MAX_SAFE_INTEGER;
 
-/** What to do next on a batch of which all events are known. */
+/**
+ * What to do next on a batch of which all events are known.
+ * @param passedOver pieces that others have in hand; where nothing else is left, they are looked at
+ */
 export const nextAction = <S extends OrderedStep>(
   steps: readonly S[],
   { pieces }: BatchProgress,
   school: BatchingSchool,
   now: number,
-): NextAction<S> =>
-  nextOf(
-    steps,
-    pieces.map((piece) => summaryOf(steps, piece)),
-    school,
-    now,
-  );
+  passedOver: ReadonlySet<number> = NOBODYS,
+): NextAction<S> => {
+  const all = pieces.map((piece) => summaryOf(steps, piece));
+  const free = all.filter(({ piece }) => !passedOver.has(piece));
+  const next = nextOf(steps, free, school, now);
+  return next.kind === 'finished' && free.length < all.length ? nextOf(steps, all, school, now) : next;
+};
+
+const NOBODYS: ReadonlySet<number> = new Set();

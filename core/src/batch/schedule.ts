@@ -1,7 +1,7 @@
 import type { BatchingSchool } from '../measure/index.js';
 import type { WorkingHours } from '../workshop/index.js';
 import { runsOf, setupKey, type Step } from '../route/index.js';
-import { waitBehind } from './progress.js';
+import { waitBehind } from './holds.js';
 import { batchPieces, concerns, type BatchPiece, type Lot } from './lots.js';
 import { localTime, workFrom, type WallMinutes } from './workingTime.js';
 

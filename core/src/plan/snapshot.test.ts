@@ -43,6 +43,7 @@ describe('a plan of schema 1', () => {
   it('keeps its readings, shows no wood, and is compared with what would be planned now', () => {
     const reading = {
       eventId: 'e',
+      device: 'tablet',
       piece: 1,
       stepId: 'measure',
       stationId: 'start',

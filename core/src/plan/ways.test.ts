@@ -70,6 +70,7 @@ describe('a handle with a ferrule', () => {
     expect(measures('measure:all')).not.toContain('start');
     const reading = {
       eventId: 'e',
+      device: 'tablet',
       piece: 1,
       stepId: 'size:start',
       stationId: 'start',

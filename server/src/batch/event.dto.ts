@@ -8,7 +8,7 @@ import {
 } from '@compas/core';
 import { ApiProperty } from '@nestjs/swagger';
 import { plainToInstance } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsInt, IsObject, Min, validate } from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsInt, IsObject, IsUUID, Min, validate } from 'class-validator';
 import { InstantField } from '../edge/days.js';
 import {
   BooleanField,
@@ -97,6 +97,17 @@ class SparedDto extends EventBodyDto implements Of<'spared'> {
   declare kind: 'spared';
   @IdField() eventId: string;
 }
+class SettledDto extends EventBodyDto implements Of<'settled'> {
+  declare kind: 'settled';
+  @StepId() stepId: string;
+  @IdField() eventId: string;
+  @ApiProperty({ type: [String], format: 'uuid' })
+  @IsArray({ message: 'others is missing. Give the readings that it is put before as a list.' })
+  @ArrayMinSize(1, { message: 'others has no entries. Name at least one reading.' })
+  @ArrayMaxSize(50, { message: 'others has too many entries. Name at most 50 readings.' })
+  @IsUUID('all', { each: true, message: 'each of others must be the id of a reading.' })
+  others: string[];
+}
 class JoinedDto extends EventBodyDto implements Of<'joined'> {
   declare kind: 'joined';
   @StepId() stepId: string;
@@ -155,6 +166,7 @@ const EVENT_FORMS = {
   overridden: OverriddenDto,
   rejected: RejectedDto,
   spared: SparedDto,
+  settled: SettledDto,
   joined: JoinedDto,
   noted: NotedDto,
   mended: MendedDto,

@@ -11,6 +11,7 @@ import { UnitsProvider, useUnits } from '../ui/units.js';
 import { Keys } from './Keys.js';
 import { Leave } from './Leave.js';
 import { Unsent } from './Unsent.js';
+import { useUpdate } from './useUpdate.js';
 import './shell.css';
 import { choicesOf } from '../ui/choices.js';
 
@@ -20,6 +21,7 @@ export function Shell() {
   const signedIn = Boolean(session.data?.userId && session.data.workshopId);
   const workshop = useQuery({ ...workshopQuery, enabled: signedIn });
   const { pathname } = useLocation();
+  useUpdate();
   if (session.isError) return <Trouble error={session.error} />;
   if (!session.data) return null;
   if (!session.data.userId) return <Navigate to={`/sign-in?from=${encodeURIComponent(pathname)}`} replace />;

@@ -1,12 +1,13 @@
-import type { AcceptanceCheck, PieceProgress, RunEventBody, Step } from '@compas/core';
+import type { AcceptanceCheck, PieceProgress, Step } from '@compas/core';
 import { useState } from 'react';
 import { PhotoField } from './PhotoField.js';
+import type { Keep } from './useKept.js';
 
 interface CheckEntryProps {
   check: AcceptanceCheck;
   step: Step;
   state: PieceProgress;
-  record: (body: RunEventBody) => Promise<void>;
+  record: Keep;
 }
 
 /** One acceptance check: does it hold? With its number, or a photo that is shrunk before it is kept. */
@@ -17,18 +18,19 @@ export function CheckEntry({ check, step, state, record }: CheckEntryProps) {
   const value = Number(text.replace(',', '.'));
   const known = text.trim() !== '' && Number.isFinite(value);
   const so = state.checked.get(check.id);
-  const say = (passed: boolean) =>
-    void record({
+  const say = async (passed: boolean) => {
+    const kept = await record({
       kind: 'checked',
       stepId: step.id,
       checkId: check.id,
       passed,
       ...(counted && known ? { value } : {}),
       ...(photo ? { photo } : {}),
-    }).then(() => {
-      setText('');
-      setPhoto(null);
     });
+    if (!kept) return;
+    setText('');
+    setPhoto(null);
+  };
   const within =
     known &&
     (check.least === undefined || value >= check.least) &&
@@ -49,7 +51,7 @@ export function CheckEntry({ check, step, state, record }: CheckEntryProps) {
           className="run-quiet"
           aria-pressed={so === true}
           disabled={counted && (!known || !within)}
-          onClick={() => say(true)}
+          onClick={() => void say(true)}
         >
           It holds
         </button>
@@ -58,7 +60,7 @@ export function CheckEntry({ check, step, state, record }: CheckEntryProps) {
           className="run-quiet"
           aria-pressed={so === false}
           disabled={counted && !known}
-          onClick={() => say(false)}
+          onClick={() => void say(false)}
         >
           It does not
         </button>

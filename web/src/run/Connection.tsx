@@ -1,7 +1,7 @@
 import { minutesInWords } from '@compas/core';
 import { Link } from 'react-router';
 import { clockOffset, serverNow } from '../api/clock.js';
-import { clockHere } from '../ui/clock.js';
+import { hourHere } from '../ui/clock.js';
 import type { Sent } from './eventQueue.js';
 import type { AsideEvent } from './keptEvents.js';
 
@@ -69,15 +69,9 @@ export function Connection({
 /** A clock that is further off is worth setting right, ms. */
 const CLOCK_OFF = 2 * 60_000;
 
-/** An instant of today by its hour alone. */
-function hourHere(instant: number): string {
-  const [day, hour] = clockHere(instant).split(', ');
-  return day === clockHere(serverNow()).split(', ')[0] ? (hour ?? '') : `${day}, ${hour}`;
-}
-
 function words(connection: Sent, pending: number, owner: string | null, asOf: number | null): string {
   const kept = `${pending} kept here`;
-  const since = asOf === null ? '' : ` since ${hourHere(asOf)}`;
+  const since = asOf === null ? '' : ` since ${hourHere(asOf, serverNow())}`;
   switch (connection) {
     case 'all sent':
       if (pending > 0) return `○ saving ${pending}`;

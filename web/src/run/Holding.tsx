@@ -10,7 +10,7 @@ export function Holding({
 }: {
   holds: readonly Hold[];
   now: number;
-  onOverride: (why: string) => Promise<void>;
+  onOverride: (why: string) => Promise<unknown>;
 }) {
   const [asking, setAsking] = useState(false);
   const [why, setWhy] = useState('');

@@ -10,12 +10,12 @@ import {
   type PieceProgress,
   type Place,
   type Reading,
-  type RunEventBody,
   type Step,
 } from '@compas/core';
 import { useState } from 'react';
 import type { BatchDetail } from '../api/batch.js';
 import { Length, Say } from '../ui/Length.js';
+import type { Keep } from './useKept.js';
 
 interface MendProps {
   batch: BatchDetail;
@@ -26,7 +26,7 @@ interface MendProps {
   state: PieceProgress;
   /** of this piece in this step */
   own: readonly Reading[];
-  record: (...bodies: RunEventBody[]) => Promise<void>;
+  record: Keep;
   onLeave: () => void;
   /** the form is open */
   mending: boolean;
@@ -83,8 +83,8 @@ function MendForm(props: MendProps & { thin: readonly OffSize[] }) {
   const done = stepsOfPiece(steps, state).filter(
     (s) => state.done.has(s.id) && CAN_BE_AGAIN.has(s.operation?.kind ?? ''),
   );
-  const mended = () =>
-    record({
+  const mended = async () => {
+    const kept = await record({
       kind: 'mended',
       stepId: step.id,
       partId: step.partId,
@@ -92,7 +92,9 @@ function MendForm(props: MendProps & { thin: readonly OffSize[] }) {
       again: done.filter((s) => again.includes(s.id)).map((s) => s.id),
       keeps: keeps ? thin.map(({ station, mm }) => ({ stationId: station.id, mm })) : [],
       why: why.trim(),
-    }).then(onLeave);
+    });
+    if (kept) onLeave();
+  };
   const nothing = again.length === 0 && own.length === 0 && !keeps;
   return (
     <form

@@ -1,6 +1,7 @@
-import type { RunEventBody, Step } from '@compas/core';
+import type { Step } from '@compas/core';
 import { useState } from 'react';
 import { PhotoField } from './PhotoField.js';
+import type { Keep } from './useKept.js';
 
 /** What is noted most: a touch is enough. */
 const CHIPS = [
@@ -12,7 +13,7 @@ const CHIPS = [
 ];
 
 /** A note on the step at hand: chips first, then a photo, words last. */
-export function Note({ step, record }: { step: Step; record: (body: RunEventBody) => Promise<void> }) {
+export function Note({ step, record }: { step: Step; record: Keep }) {
   const [open, setOpen] = useState(false);
   const [words, setWords] = useState('');
   const [photo, setPhoto] = useState<string | null>(null);
@@ -23,7 +24,7 @@ export function Note({ step, record }: { step: Step; record: (body: RunEventBody
       </button>
     );
   const keep = async (said: string) => {
-    await record({ kind: 'noted', stepId: step.id, words: said, ...(photo ? { photo } : {}) });
+    if (!(await record({ kind: 'noted', stepId: step.id, words: said, ...(photo ? { photo } : {}) }))) return;
     setOpen(false);
     setWords('');
     setPhoto(null);

@@ -1,14 +1,15 @@
-import { parseLength, type PartPlan, type Reading, type RunEventBody, type Step } from '@compas/core';
+import { parseLength, type PartPlan, type Reading, type Step } from '@compas/core';
 import { useState } from 'react';
 import { Length, Say } from '../ui/Length.js';
 import { useUnits } from '../ui/units.js';
 import { verdictOf } from './ReadingEntry.js';
+import type { Keep } from './useKept.js';
 
 interface ReadingListProps {
   readings: readonly Reading[];
   part: PartPlan;
   step: Step;
-  record: (body: RunEventBody) => Promise<void>;
+  record: Keep;
 }
 
 const SIGN = { good: '✓', fat: '▲', thin: '■' };
@@ -29,9 +30,13 @@ export function ReadingList({ readings, part, step, record }: ReadingListProps) 
             </b>{' '}
             <Say text={verdict.words} />
             {reading.who !== undefined && <span className="run-soft"> {reading.who.split(' ')[0]}</span>}
-            {reading.correctedWhy && (
-              <span className="run-soft"> corrected: {reading.correctedWhy}</span>
-            )}{' '}
+            {reading.instead && (
+              <span className="run-soft">
+                {' '}
+                holds, instead of <Lengths mm={reading.instead} />
+              </span>
+            )}
+            {reading.correctedWhy && <span className="run-soft"> corrected: {reading.correctedWhy}</span>}{' '}
             {correcting === reading.eventId ? (
               <Correction
                 onDone={() => setCorrecting(null)}
@@ -51,24 +56,36 @@ export function ReadingList({ readings, part, step, record }: ReadingListProps) 
   );
 }
 
+function Lengths({ mm }: { mm: readonly number[] }) {
+  return mm.map((m, i) => (
+    <span key={`${i} ${m}`}>
+      {i > 0 && ', '}
+      <Length mm={m} />
+    </span>
+  ));
+}
+
 function Correction({
   onCorrect,
   onDone,
 }: {
-  onCorrect: (mm: number, typed: string, why: string) => Promise<void>;
+  /** true when it was kept */
+  onCorrect: (mm: number, typed: string, why: string) => Promise<boolean>;
   onDone: () => void;
 }) {
   const { units } = useUnits();
   const [text, setText] = useState('');
   const [why, setWhy] = useState('');
   const parsed = parseLength(text, units);
+  const correct = async (mm: number, typed: string, because: string) => {
+    if (await onCorrect(mm, typed, because)) onDone();
+  };
   return (
     <form
       className="run-correction"
       onSubmit={(event) => {
         event.preventDefault();
-        if (parsed.ok && why.trim())
-          void onCorrect(parsed.dimension.mm, text.trim(), why.trim()).then(onDone);
+        if (parsed.ok && why.trim()) void correct(parsed.dimension.mm, text.trim(), why.trim());
       }}
     >
       <label>

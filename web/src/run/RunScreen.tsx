@@ -1,4 +1,7 @@
 import {
+  begunElsewhere,
+  deviceName,
+  inOtherHands,
   nextAction,
   pieceLabel,
   piecesIn,
@@ -10,6 +13,7 @@ import { ConfigProvider } from 'antd';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { sentenceOf } from '../api/problem.js';
+import { hourHere } from '../ui/clock.js';
 import { useNow } from '../ui/useNow.js';
 import { UnitsProvider } from '../ui/units.js';
 import { runTheme } from '../ui/theme.js';
@@ -68,6 +72,8 @@ interface RunningProps {
   tablet: Tablet;
 }
 
+const NOBODYS: ReadonlySet<number> = new Set();
+
 /** What one tap ended, so that it can be taken back where it was made. */
 interface LastTap {
   piece: number;
@@ -84,11 +90,14 @@ function Running({ run, batch, tablet }: RunningProps) {
   const awake = useWakeLock();
   const [away, here, ask] = useUntouched(useNow(1_000, Date.now));
   const [handed, setHanded] = useState(false);
-  useStarted(run, school, chosen === null, now);
-  if (!run.progress) return null;
-  const next = nextAction(steps, run.progress, school, now);
+  const { progress } = run;
+  const others = progress ? inOtherHands(steps, progress, run.device, now) : NOBODYS;
+  const next = progress && nextAction(steps, progress, school, now, others);
+  const mine = next?.kind === 'do' && !others.has(next.piece);
+  useStarted(run, mine && chosen === null ? next : null);
+  if (!progress || !next) return null;
   const piece = chosen?.piece ?? (next.kind === 'finished' ? 1 : next.piece);
-  const state = run.progress.pieces[piece - 1];
+  const state = progress.pieces[piece - 1];
   const step = chosen
     ? steps.find((s) => s.id === chosen.stepId)
     : next.kind === 'finished'
@@ -97,16 +106,20 @@ function Running({ run, batch, tablet }: RunningProps) {
   const part = plan.parts.find((p) => p.partId === (step?.partId ?? state?.partId)) ?? plan.parts[0];
   // the batch hears who works here before it hears what they did
   const saysWho = (stepId: string): RunEventBody[] =>
-    tablet.who === null || run.progress?.hands.get(run.device) === tablet.who
+    tablet.who === null || progress.hands.get(run.device) === tablet.who
       ? []
       : [{ kind: 'handed', stepId, who: tablet.who }];
+  const theirs = begunElsewhere(progress, run.device).get(piece);
+  const elsewhere = theirs
+    ? `Begun by ${progress.hands.get(theirs.device) ?? deviceName(theirs.device)} at ${hourHere(theirs.at, now)}, and not ended.`
+    : null;
   const called = (n: number) => pieceLabel(batch.lots, plan.parts, n);
   const takeBack = async ({ piece: tapped, steps: ended }: LastTap) => {
     // gone at once: a second touch of it takes nothing more back
     setLast(null);
     await run.record(
       tapped,
-      ...ended.toReversed().map(({ id }) => reopening(run.progress?.pieces[tapped - 1], id)),
+      ...ended.toReversed().map(({ id }) => reopening(progress.pieces[tapped - 1], id)),
     );
     const [first] = ended;
     if (first) choose({ piece: tapped, stepId: first.id });
@@ -166,7 +179,7 @@ function Running({ run, batch, tablet }: RunningProps) {
       <PieceRow
         plan={plan}
         lots={batch.lots}
-        pieces={run.progress.pieces}
+        pieces={progress.pieces}
         steps={steps}
         current={piece}
         onChoose={(p, stepId) => {
@@ -224,10 +237,11 @@ function Running({ run, batch, tablet }: RunningProps) {
             steps={steps}
             step={step}
             state={state}
-            pieces={run.progress.pieces}
+            pieces={progress.pieces}
             called={called}
-            readings={run.progress.readings.filter((r) => r.piece === piece)}
+            readings={progress.readings.filter((r) => r.piece === piece)}
             findings={run.findings}
+            elsewhere={elsewhere}
             now={now}
             record={(...bodies) => run.record(piece, ...saysWho(step.id), ...bodies)}
             back={back}

@@ -1,10 +1,11 @@
-import { timerKey, type PieceProgress, type RunEventBody, type Step } from '@compas/core';
+import { timerKey, type PieceProgress, type Step } from '@compas/core';
+import type { Keep } from './useKept.js';
 
 interface StepTimersProps {
   step: Step;
   state: PieceProgress;
   now: number;
-  record: (body: RunEventBody) => Promise<void>;
+  record: Keep;
 }
 
 /** A timer for each grit: begun with a tap, recorded, so that it runs on through a reload. */

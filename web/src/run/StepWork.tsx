@@ -16,10 +16,12 @@ import { Findings } from '../ui/Findings.js';
 import { Say } from '../ui/Length.js';
 import { CheckEntry } from './CheckEntry.js';
 import { Holding } from './Holding.js';
+import { DoneButtons } from './DoneButtons.js';
 import { keyFigure } from './keyFigure.js';
 import { RunBar } from './RunBar.js';
 import { JoinChoice } from './JoinChoice.js';
 import { Spare } from './Spare.js';
+import { Settle } from './Settle.js';
 import { StepList } from './StepList.js';
 import { WoodStrip } from './WoodStrip.js';
 import { useRef, useState, type ReactNode } from 'react';
@@ -31,6 +33,7 @@ import { ReadingList } from './ReadingList.js';
 import { Reject } from './Reject.js';
 import { StepTimers } from './StepTimers.js';
 import { TrialFit } from './TrialFit.js';
+import { useKept, type Keep } from './useKept.js';
 import { useReadings } from './useReadings.js';
 import { useTone } from './useTone.js';
 
@@ -47,6 +50,8 @@ interface StepWorkProps {
   called: (piece: number) => string;
   readings: readonly Reading[];
   findings: readonly Finding[];
+  /** that somebody else has begun the piece and not ended it */
+  elsewhere: string | null;
   now: number;
   record: (...bodies: RunEventBody[]) => Promise<void>;
   /** the last tap, to be taken back */
@@ -80,24 +85,20 @@ export function StepWork(props: StepWorkProps) {
   const taken = picked ?? offered;
   // a tap counts once for what it was meant for: a second one in the same moment is the same tap
   const ending = useRef(false);
-  const [notKept, setNotKept] = useState(false);
+  const { keep, notKept } = useKept(record);
   const finish = async (ended: readonly Step[]) => {
     if (ending.current) return;
     ending.current = true;
-    try {
-      await record(
-        ...(step.takes && taken.length > 0
-          ? [{ kind: 'joined' as const, stepId: step.id, pieces: taken }]
-          : []),
-        ...ended.map(({ id }): RunEventBody => ({ kind: 'done', stepId: id })),
-      );
-      props.onEnded(ended);
-      onLeave();
-    } catch {
-      setNotKept(true);
-    } finally {
-      ending.current = false;
-    }
+    const kept = await keep(
+      ...(step.takes && taken.length > 0
+        ? [{ kind: 'joined' as const, stepId: step.id, pieces: taken }]
+        : []),
+      ...ended.map(({ id }): RunEventBody => ({ kind: 'done', stepId: id })),
+    );
+    ending.current = false;
+    if (!kept) return;
+    props.onEnded(ended);
+    onLeave();
   };
   const frame = state.rejected ? 'stop' : held && !closed ? (isWaiting(holds) ? 'wait' : 'held') : 'free';
   useTone(frame, props.tone);
@@ -121,15 +122,17 @@ export function StepWork(props: StepWorkProps) {
           )}
           {notKept && (
             <p className="run-caution" role="alert">
-              ▲ This device could not keep that: it is not done yet. Make room on it, or tap once more.
+              ▲ This device could not keep that: it is not recorded, and what was typed is still here. Make
+              room on the device, or tap once more.
             </p>
           )}
+          {props.elsewhere !== null && !closed && <p className="run-caution">▲ {props.elsewhere}</p>}
           {state.rejected && <p className="run-caution">■ Rejected: {state.rejected.cause}</p>}
           {held && !closed && (
             <Holding
               holds={holds}
               now={now}
-              onOverride={(why) => record({ kind: 'overridden', stepId: step.id, why })}
+              onOverride={(why) => keep({ kind: 'overridden', stepId: step.id, why })}
             />
           )}
           {state.rejected && (
@@ -154,16 +157,17 @@ export function StepWork(props: StepWorkProps) {
                   take={(reading) => void take(station.id, reading)}
                 />
               )}
-              <StepTimers step={step} state={state} now={now} record={record} />
-              {step.trialFit && <TrialFit step={step} state={state} record={record} />}
+              <StepTimers step={step} state={state} now={now} record={keep} />
+              {step.trialFit && <TrialFit step={step} state={state} record={keep} />}
               {checks.map((check) => (
-                <CheckEntry key={check.id} check={check} step={step} state={state} record={record} />
+                <CheckEntry key={check.id} check={check} step={step} state={state} record={keep} />
               ))}
             </>
           )}
-          {!closed && <Mend {...props} own={own} mending={mending} setMending={setMending} />}
+          {!closed && <Mend {...props} record={keep} own={own} mending={mending} setMending={setMending} />}
+          <Settle readings={own} part={part} record={keep} />
           <Notes state={state} step={step} />
-          <ReadingList readings={own} part={part} step={step} record={record} />
+          <ReadingList readings={own} part={part} step={step} record={keep} />
           {props.findings.length > 0 && <Findings findings={props.findings} empty="" />}
         </section>
         <StepList {...props} />
@@ -194,16 +198,18 @@ export function StepWork(props: StepWorkProps) {
         away={
           !closed && (
             <Reject
-              onReject={(cause) => record({ kind: 'rejected', stepId: step.id, cause }).then(onLeave)}
+              onReject={async (cause) => {
+                if (await keep({ kind: 'rejected', stepId: step.id, cause })) onLeave();
+              }}
             />
           )
         }
       >
-        <Note step={step} record={record} />
+        <Note step={step} record={keep} />
         {props.back}
-        {state.rejected && <TakeRejectionBack rejected={state.rejected} record={record} />}
+        {state.rejected && <TakeRejectionBack rejected={state.rejected} record={keep} />}
         {state.done.has(step.id) && !state.rejected && (
-          <button type="button" className="run-quiet" onClick={() => void record(reopening(state, step.id))}>
+          <button type="button" className="run-quiet" onClick={() => void keep(reopening(state, step.id))}>
             It is not done yet
           </button>
         )}
@@ -218,7 +224,7 @@ function TakeRejectionBack({
   record,
 }: {
   rejected: NonNullable<PieceProgress['rejected']>;
-  record: StepWorkProps['record'];
+  record: Keep;
 }) {
   return (
     <button
@@ -253,42 +259,6 @@ function Notes({ state, step }: { state: PieceProgress; step: Step }) {
 const isWaiting = (holds: readonly Hold[]): boolean => holds.every((h) => h.kind === 'wait');
 
 const FRAME_WORDS = { wait: '◷ Wait', held: '▲ Held', stop: '■ Rejected' };
-
-interface DoneProps {
-  steps: readonly Step[];
-  rest: readonly Step[];
-  wholeFirst: boolean;
-  words: string;
-  onDone: (steps: readonly Step[]) => void;
-}
-
-/** Ends the step, or all that is done in one set-up: the one that is wanted now is the large one. */
-function DoneButtons({ steps, rest, wholeFirst, words, onDone }: DoneProps) {
-  const one = (
-    <button
-      key="one"
-      type="button"
-      data-ends
-      className={wholeFirst && rest.length > 1 ? 'run-quiet' : 'run-go'}
-      onClick={() => onDone(steps)}
-    >
-      {words}
-    </button>
-  );
-  if (rest.length < 2) return one;
-  const all = (
-    <button
-      key="all"
-      type="button"
-      data-ends
-      className={wholeFirst ? 'run-go' : 'run-quiet'}
-      onClick={() => onDone(rest)}
-    >
-      All {rest.length} done, up to: {rest.at(-1)?.title}
-    </button>
-  );
-  return wholeFirst ? [all, one] : [one, all];
-}
 
 /** What a place is sized by, where the workshop has a gauge for it. */
 function gaugeOf({ layout }: PartPlan, { operation }: Step): string | undefined {

@@ -1,25 +1,37 @@
-import type { PieceProgress, RunEventBody, Step } from '@compas/core';
+import type { PieceProgress, Step } from '@compas/core';
 import { useState } from 'react';
+import type { Keep } from './useKept.js';
 
 interface TrialFitProps {
   step: Step;
   state: PieceProgress;
-  record: (body: RunEventBody) => Promise<void>;
+  record: Keep;
 }
 
 /** Does it fit? And if not yet, what is left to remove. */
 export function TrialFit({ step, state, record }: TrialFitProps) {
   const [note, setNote] = useState('');
   const tried = state.tried.get(step.id);
-  const say = (fits: boolean) =>
-    void record({ kind: 'tried', stepId: step.id, fits, note: note.trim() }).then(() => setNote(''));
+  const say = async (fits: boolean) => {
+    if (await record({ kind: 'tried', stepId: step.id, fits, note: note.trim() })) setNote('');
+  };
   return (
     <div className="run-fit">
       <div>
-        <button type="button" className="run-quiet" aria-pressed={tried === true} onClick={() => say(true)}>
+        <button
+          type="button"
+          className="run-quiet"
+          aria-pressed={tried === true}
+          onClick={() => void say(true)}
+        >
           It fits
         </button>
-        <button type="button" className="run-quiet" aria-pressed={tried === false} onClick={() => say(false)}>
+        <button
+          type="button"
+          className="run-quiet"
+          aria-pressed={tried === false}
+          onClick={() => void say(false)}
+        >
           Not yet
         </button>
       </div>

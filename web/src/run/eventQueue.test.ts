@@ -88,13 +88,26 @@ describe('the queue', () => {
   const pieces = (): RunEvent[][] =>
     server.mock.calls.map((call: unknown[]) => (call[2] as { body: { events: RunEvent[] } }).body.events);
 
-  it('goes out in pieces that fit: 500 events with 40 photos, in order, none over half a megabyte', async () => {
+  it('goes out in pieces that fit: 500 events first, then 40 photos, each by itself, none over half a megabyte', async () => {
     const events = Array.from({ length: 500 }, (_, i) => (i % 12 === 0 && i < 480 ? photo(i) : event(i)));
     await enqueue(batch, ...events);
     expect(await flush(batch)).toBe('all sent');
-    expect(received()).toEqual(events);
+    const photos = events.filter((e) => e.body.kind === 'noted');
+    expect(received()).toEqual([...events.filter((e) => e.body.kind !== 'noted'), ...photos]);
+    expect(pieces().slice(-40)).toEqual(photos.map((e) => [e]));
     expect(Math.max(...pieces().map(bytesOf))).toBeLessThan(500_000);
     expect(await queued(batch)).toEqual([]);
+  });
+
+  it('a photo that a weak network does not let through keeps nothing else from arriving', async () => {
+    await enqueue(batch, photo(1), event(2), photo(3), event(4));
+    server.mockImplementation((_: unknown, __: unknown, init: { body: { events: RunEvent[] } }) =>
+      bytesOf(init.body.events) > 100_000
+        ? Promise.reject(new TypeError('Failed to fetch'))
+        : Promise.resolve(TAKEN),
+    );
+    expect(await flush(batch)).toBe('no connection');
+    expect((await queued(batch)).map((e) => e.sequence)).toEqual([1, 3]);
   });
 
   it('halves what is too large for the server, down to one event, and goes on', async () => {

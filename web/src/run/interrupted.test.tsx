@@ -67,7 +67,7 @@ describe('a screen that nobody touched', () => {
 
 describe('a note on a step', () => {
   const kept = () => {
-    const record = jest.fn(() => Promise.resolve());
+    const record = jest.fn(() => Promise.resolve(true));
     return { record, ...shownInApp(<Note step={steps[0]!} record={record} />) };
   };
 
@@ -81,6 +81,15 @@ describe('a note on a step', () => {
       words: 'took it down a hair',
     });
     expect(await screen.findByRole('button', { name: 'Note' })).toBeTruthy();
+  });
+
+  it('that this device could not keep stays as it was typed', async () => {
+    const { user, record } = kept();
+    record.mockResolvedValue(false);
+    await user.click(screen.getByRole('button', { name: 'Note' }));
+    await user.type(screen.getByLabelText('In words'), 'hollow the foot more');
+    await user.click(screen.getByRole('button', { name: 'Keep the note' }));
+    expect(screen.getByLabelText('In words')).toHaveProperty('value', 'hollow the foot more');
   });
 
   it('takes words, never nothing, and can be left', async () => {

@@ -1,9 +1,23 @@
-import { contradictions, stepsOfPlan, type Finding, type RunEvent } from '@compas/core';
+import {
+  apartFindings,
+  contradictions,
+  readingsApart,
+  stepsOfPlan,
+  type Finding,
+  type Reading,
+  type RunEvent,
+} from '@compas/core';
 import type { BatchDetail } from '../api/batch.js';
 
 /** What somebody has to look at in the records of a batch: contradictions, and what was set aside. */
-export function recordFindings(batch: BatchDetail, events: readonly RunEvent[]): Finding[] {
-  const steps = stepsOfPlan(batch.snapshot.plan);
+export function recordFindings(
+  batch: BatchDetail,
+  events: readonly RunEvent[],
+  readings: readonly Reading[],
+): Finding[] {
+  const { plan } = batch.snapshot;
+  const steps = stepsOfPlan(plan);
+  const places = plan.parts.flatMap(({ stations }) => stations);
   const aside = batch.setAside.map(({ id, why }, i): Finding => ({
     id: `run.aside.${id ?? i}`,
     severity: 'warn',
@@ -12,5 +26,9 @@ export function recordFindings(batch: BatchDetail, events: readonly RunEvent[]):
     why,
     remedy: 'Record it again at the lathe if it matters.',
   }));
-  return [...contradictions(steps, batch.lots, events), ...aside];
+  return [
+    ...contradictions(steps, batch.lots, events),
+    ...apartFindings(readingsApart(readings, places)),
+    ...aside,
+  ];
 }

@@ -27,7 +27,7 @@ const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('butto
 /** What was recorded, in order. */
 function recorder() {
   const bodies: RunEventBody[] = [];
-  return { bodies, record: (body: RunEventBody) => Promise.resolve(void bodies.push(body)) };
+  return { bodies, record: (body: RunEventBody) => Promise.resolve(bodies.push(body) > 0) };
 }
 
 describe('a trial fit', () => {
@@ -39,6 +39,15 @@ describe('a trial fit', () => {
     await user.type(screen.getByRole('textbox', { name: 'What is left to remove' }), ' a hair ');
     press('Not yet');
     expect(bodies).toEqual([{ kind: 'tried', stepId: 'try:fit', fits: false, note: 'a hair' }]);
+  });
+
+  it('that this device could not keep leaves its words as typed', async () => {
+    const { user } = shownInApp(
+      <TrialFit step={step} state={untouched()} record={() => Promise.resolve(false)} />,
+    );
+    await user.type(screen.getByRole('textbox', { name: 'What is left to remove' }), 'a hair');
+    await user.click(screen.getByRole('button', { name: 'Not yet' }));
+    expect(screen.getByRole('textbox')).toHaveProperty('value', 'a hair');
   });
 
   it('that fits is recorded so, and shows the last answer', () => {

@@ -18,8 +18,10 @@ const sawn = (piece: number) => [
   recorded(piece, { kind: 'done', stepId: FACE }),
 ];
 
+/** Id of the batch at hand: a screen of the test before may still be sending what it had. */
+let atHand = '';
 /** A batch of its own for each test: what another left in the queue is not sent here. */
-const someBatch = (events: RunEvent[] = []) => ({ ...exampleBatch(events), id: randomUUID() });
+const someBatch = (events: RunEvent[] = []) => ({ ...exampleBatch(events), id: (atHand = randomUUID()) });
 
 /** The lathe screen of a batch, and what it sends. */
 function atTheLathe(events: RunEvent[] = [], network: () => boolean = () => true) {
@@ -37,7 +39,9 @@ function atTheLathe(events: RunEvent[] = [], network: () => boolean = () => true
 }
 
 const sentOf = (asked: Asked[]): RunEvent[] =>
-  asked.flatMap((a) => (a.method === 'POST' ? (a.body as { events: RunEvent[] }).events : []));
+  asked.flatMap((a) =>
+    a.method === 'POST' && a.path.includes(atHand) ? (a.body as { events: RunEvent[] }).events : [],
+  );
 const bodiesOf = (asked: Asked[], piece: number) =>
   sentOf(asked)
     .filter((e) => e.piece === piece && e.body.kind !== 'started')
@@ -257,7 +261,25 @@ describe('the lathe screen', () => {
     reads = true;
     await user.click(screen.getByRole('button', { name: 'Send again' }));
     expect(await screen.findByRole('heading', { name: 'Square the reference end' })).toBeTruthy();
-    expect(bodiesOf(asked, 1).at(-1)).toEqual({ kind: 'done', stepId: SAW });
+    await waitFor(() => expect(bodiesOf(asked, 1).at(-1)).toEqual({ kind: 'done', stepId: SAW }));
+  });
+
+  it('says it where this device keeps nothing more, leaves the cause as typed, and takes it when there is room', async () => {
+    const { asked, user } = atTheLathe();
+    await user.click(await screen.findByRole('button', { name: 'Reject this piece' }));
+    await user.type(screen.getByLabelText('What was the cause?'), 'a hidden knot');
+    const full = jest.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
+      throw new DOMException('full', 'QuotaExceededError');
+    });
+    await user.click(screen.getByRole('button', { name: 'Reject' }));
+    expect((await screen.findByRole('alert')).textContent).toContain('could not keep that');
+    full.mockRestore();
+    expect(screen.getByLabelText('What was the cause?')).toHaveProperty('value', 'a hidden knot');
+    await user.click(screen.getByRole('button', { name: 'Reject' }));
+    await waitFor(() =>
+      expect(bodiesOf(asked, 1)).toEqual([{ kind: 'rejected', stepId: SAW, cause: 'a hidden knot' }]),
+    );
+    expect(screen.queryByRole('alert')).toBeNull();
   });
 
   it('goes on sending after the store of the browser refused once', async () => {

@@ -23,7 +23,10 @@ function Measuring({ keep }: { keep: (body: RunEventBody) => Promise<void> }) {
   const { open, failed, take } = useReadings(step, kept, async (body) => {
     await keep(body);
     if (body.kind === 'measured')
-      setKept((k) => [...k, { ...body, eventId: '', piece: 1, at: '2026-03-02T08:00:00.000Z' }]);
+      setKept((k) => [
+        ...k,
+        { ...body, eventId: '', device: 'tablet', piece: 1, at: '2026-03-02T08:00:00.000Z' },
+      ]);
   });
   const [at] = open;
   return at === undefined ? (

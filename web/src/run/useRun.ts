@@ -167,7 +167,10 @@ export function useRun(id: string): Run {
     () => (batch ? progressOf(batch.lots, events, steps) : null),
     [batch, events, steps],
   );
-  const findings = useMemo(() => (batch ? recordFindings(batch, events) : []), [batch, events]);
+  const findings = useMemo(
+    () => (batch && progress ? recordFindings(batch, events, progress.readings) : []),
+    [batch, events, progress],
+  );
   return {
     batch,
     error: query.error,

@@ -1,22 +1,22 @@
-import { nextAction, stepsOfPlan, type BatchingSchool } from '@compas/core';
+import type { NextAction, Step } from '@compas/core';
 import { useEffect, useRef } from 'react';
 import type { Run } from './useRun.js';
 
 /**
- * Records when a step is begun: the moment it comes up as the next thing to do. With the moment it is
- * done that gives the hands-on time. Steps that are only looked at are not begun.
+ * Records when a step is begun here: the moment it comes up as the next thing to do. With the moment it is done that gives
+ * the hands-on time, and other tablets pass over the piece. Steps that are only looked at are not begun.
+ * @param next what is next at this device; null while that is not known, or something else is looked at
  */
-export function useStarted(run: Run, school: BatchingSchool, following: boolean, now: number): void {
-  const begun = useRef(new Set<string>());
-  const { batch, progress, record } = run;
-  const next = batch && progress && nextAction(stepsOfPlan(batch.snapshot.plan), progress, school, now);
+export function useStarted({ progress, record, device }: Run, next: NextAction<Step> | null): void {
+  const begun = useRef('');
   const piece = next?.kind === 'do' ? next.piece : 0;
   const stepId = next?.kind === 'do' ? next.step.id : '';
-  const known = progress?.pieces[piece - 1]?.started.has(stepId) ?? true;
+  const last = progress?.begun.get(device);
+  const known = last?.piece === piece && last.stepId === stepId;
   useEffect(() => {
     const key = `${piece}/${stepId}`;
-    if (!following || known || begun.current.has(key)) return;
-    begun.current.add(key);
+    if (piece === 0 || device === '' || known || begun.current === key) return;
+    begun.current = key;
     void record(piece, { kind: 'started', stepId });
-  }, [piece, stepId, known, following, record]);
+  }, [piece, stepId, known, device, record]);
 }

@@ -85,7 +85,7 @@ function Twins({ batch }: { batch: BatchDetail }) {
   const progress = useMemo(() => progressOf(batch.lots, batch.events, stepsOfPlan(plan)), [batch, plan]);
   const verdict = useMemo(() => verdictOn(part, progress), [part, progress]);
   const called = (n: number) => (plan.parts.length < 2 ? String(n) : `${part.name.toLowerCase()} ${n}`);
-  const records = recordFindings(batch, batch.events);
+  const records = recordFindings(batch, batch.events, progress.readings);
   const set = ballSetOf(batch, part, verdict);
   const measured = verdict.stations.filter((s) => s.count > 0);
   return (

@@ -17,6 +17,12 @@ export const dayWords = (day: string): string => clockWords(`${day}T00:00`).spli
 export const clockHere = (instant: number): string =>
   clockWords(onClock(instant, Intl.DateTimeFormat().resolvedOptions().timeZone));
 
+/** The same by its hour alone where it is of today. */
+export function hourHere(instant: number, now: number): string {
+  const [day, hour] = clockHere(instant).split(', ');
+  return day === clockHere(now).split(', ')[0] ? (hour ?? '') : `${day}, ${hour}`;
+}
+
 /** An instant on the workshop's clock, `2026-03-02T08:00`. */
 export function onClock(instant: number, timeZone: string): string {
   const parts = new Intl.DateTimeFormat('sv-SE', { timeZone, dateStyle: 'short', timeStyle: 'short' }).format(
