@@ -9,6 +9,8 @@ import { DryingModule } from '../drying/drying.module.js';
 import { HardwareModule } from '../hardware/hardware.module.js';
 import { PatternModule } from '../pattern/pattern.module.js';
 import { WorkshopModule } from '../workshop/workshop.module.js';
+import { AsideController } from './aside.controller.js';
+import { AsideStore } from './asideStore.js';
 import { BatchController } from './batch.controller.js';
 import { BatchService } from './batch.service.js';
 import { EventStore } from './eventStore.js';
@@ -26,8 +28,16 @@ import { SnapshotController } from './snapshot.controller.js';
     WorkshopModule,
     HardwareModule,
   ],
-  controllers: [BatchController, SnapshotController],
-  providers: [BatchService, EventStore, OrderLines, PieceSummaries, PiecesUnderWay, SparesService],
+  controllers: [AsideController, BatchController, SnapshotController],
+  providers: [
+    AsideStore,
+    BatchService,
+    EventStore,
+    OrderLines,
+    PieceSummaries,
+    PiecesUnderWay,
+    SparesService,
+  ],
   exports: [BatchService, EventStore, OrderLines, PieceSummaries],
 })
 export class BatchModule {}

@@ -150,7 +150,7 @@ export class BatchService {
       (BatchView & { planHash: string; lastEvent: number })[]
     >(DETAIL, [id]);
     if (!row) throw Problem.notFound('batch');
-    return { ...row, setAside: await this.events.asideOf(id) };
+    return { ...row, setAside: await this.events.setAside(id) };
   }
 
   /** The snapshot at an address, as it is stored; null when nothing of this workshop lies there. */

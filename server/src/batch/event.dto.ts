@@ -155,7 +155,7 @@ class ReopenedDto extends EventBodyDto implements Of<'reopened'> {
 }
 
 /** Which form an event has, by its kind. */
-const EVENT_FORMS = {
+export const EVENT_FORMS = {
   started: StartedDto,
   done: DoneDto,
   timed: TimedDto,
@@ -214,6 +214,16 @@ export class EventsDto {
 export class SetAsideView {
   @ApiProperty({ type: String, nullable: true }) id: string | null;
   @ApiProperty() why: string;
+}
+
+/** What was set aside, as it came. */
+export class AsideRecordView {
+  @ApiProperty({ format: 'uuid' }) id: string;
+  @ApiProperty({ format: 'uuid' }) batchId: string;
+  @ApiProperty({ description: 'name of the batch' }) batch: string;
+  @ApiProperty() why: string;
+  @ApiProperty({ type: Object, description: 'as it came' }) raw: object;
+  @ApiProperty({ format: 'date-time' }) receivedAt: string;
 }
 
 export class StoredEventsView {

@@ -1,9 +1,9 @@
-import { createHash, randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { inRecordedOrder, reckonedAt, type RunEvent, type SendingClock, type StepLine } from '@compas/core';
 import { Recorders, type ClaimedRecorder } from '../access/recorders.js';
 import { WorkshopTransaction } from '../database/workshopTransaction.js';
 import { Problem } from '../edge/problem.js';
+import { AsideStore, type Aside } from './asideStore.js';
 import { readEvent, type EventPageView, type SetAsideView, type StoredEventsView } from './event.dto.js';
 import { EVENT_COLUMNS, PieceSummaries } from './pieceSummaries.js';
 
@@ -29,15 +29,18 @@ const CLASHES = 'Another record has this id. Somebody should look at both.';
 /** Events of one answer at most. */
 const PAGE = 2000;
 
-const SET_ASIDE = `
-WITH batch AS (SELECT workshop_id, id FROM batches WHERE id = $2), kept AS (
-  INSERT INTO set_aside (workshop_id, id, batch_id, raw, why, hash) SELECT workshop_id, $1, id, $3, $4, $5 FROM batch ON CONFLICT DO NOTHING
-)
-SELECT id FROM batch`;
-
 /** Whether how far a piece is hangs on others: those of its blank, or those of other parts. */
 const dependOnOthers = (steps: readonly StepLine[]): boolean =>
   steps.some((s) => s.partId !== steps[0]?.partId || s.share !== undefined);
+
+const notInBatch = ({ piece }: RunEvent): string => `Piece ${piece} is not in this batch.`;
+
+/** The recorder that something names which could not be read otherwise. */
+const recorderIn = (raw: object): string =>
+  'recorder' in raw && typeof raw.recorder === 'string' ? raw.recorder : '';
+
+/** It was read, and is not counted for what it says. */
+const refused = (raw: RunEvent, why: string, madeBy?: string): Aside => ({ raw, why, unread: false, madeBy });
 
 /** The append-only stream of a batch. */
 @Injectable()
@@ -46,6 +49,7 @@ export class EventStore {
     private readonly transaction: WorkshopTransaction,
     private readonly summaries: PieceSummaries,
     private readonly recorders: Recorders,
+    private readonly aside: AsideStore,
   ) {}
 
   /**
@@ -59,9 +63,13 @@ export class EventStore {
     claimed: readonly ClaimedRecorder[] = [],
   ): Promise<StoredEventsView> {
     const read = await Promise.all(raw.map(readEvent));
-    const aside = read.flatMap((r) => (r.ok ? [] : [{ raw: r.raw, why: r.why }]));
     const received = Date.now();
     const recorders = await this.recorders.known(claimed);
+    const aside = read.flatMap((r): Aside[] =>
+      r.ok
+        ? []
+        : [{ raw: r.raw, why: r.why, unread: true, madeBy: recorders.get(recorderIn(r.raw))?.userId }],
+    );
     const taken: { event: RunEvent; reckoned: ReckonedEvent }[] = [];
     for (const one of read) {
       if (!one.ok) continue;
@@ -69,7 +77,7 @@ export class EventStore {
       const at = reckonedAt(event, clock, received);
       const by = recorders.get(event.recorder ?? '');
       if (by && by.endedAt !== null && at > by.endedAt)
-        aside.push({ raw: event, why: `${by.name} had left the workshop when this was recorded.` });
+        aside.push(refused(event, `${by.name} had left the workshop when this was recorded.`, by.userId));
       else
         taken.push({
           event,
@@ -80,14 +88,13 @@ export class EventStore {
       batchId,
       taken.map((t) => t.reckoned),
     );
-    for (const { event } of taken)
-      if (!fitting.has(event.id))
-        aside.push({ raw: event, why: `Piece ${event.piece} is not in this batch.` });
-      else if (clashing.has(event.id)) aside.push({ raw: event, why: CLASHES });
+    for (const { event, reckoned } of taken)
+      if (!fitting.has(event.id)) aside.push(refused(event, notInBatch(event), reckoned.madeBy));
+      else if (clashing.has(event.id)) aside.push(refused(event, CLASHES, reckoned.madeBy));
     return {
       stored: stored.size,
       known: [...fitting].filter((id) => !stored.has(id) && !clashing.has(id)).length,
-      setAside: await this.setAside(batchId, aside),
+      setAside: await this.aside.add(batchId, aside),
     };
   }
 
@@ -123,22 +130,40 @@ export class EventStore {
     };
   }
 
-  asideOf(batchId: string): Promise<SetAsideView[]> {
-    return this.transaction.manager.query(
-      'SELECT id, why FROM set_aside WHERE batch_id = $1 ORDER BY received_at',
-      [batchId],
-    );
+  /** What is set aside of a batch; what an older Compas could not read and this one can is counted first. */
+  async setAside(batchId: string): Promise<SetAsideView[]> {
+    const aside = await this.aside.of(batchId);
+    if (aside.length > 0) await this.readAgain(batchId);
+    return aside.length > 0 ? this.aside.of(batchId) : aside;
+  }
+
+  private async readAgain(batchId: string): Promise<void> {
+    for (const { id, raw, sentBy, madeBy, receivedAt } of await this.aside.unread(batchId)) {
+      const read = await readEvent(raw);
+      if (!read.ok) {
+        await this.aside.stays(id, read.why, true);
+        continue;
+      }
+      const { event } = read;
+      const reckoned = new Date(reckonedAt(event, null, receivedAt)).toISOString();
+      const own = { ...event, reckoned, ...(madeBy === null ? {} : { madeBy }) };
+      const { fitting, clashing } = await this.store(batchId, [own], sentBy);
+      if (!fitting.has(event.id)) await this.aside.stays(id, notInBatch(event), false);
+      else if (clashing.has(event.id)) await this.aside.stays(id, CLASHES, false);
+      else await this.aside.giveUp(id);
+    }
   }
 
   private async store(
     batchId: string,
     events: readonly ReckonedEvent[],
+    sentBy: string | null = null,
   ): Promise<Record<'stored' | 'fitting' | 'clashing', ReadonlySet<string>>> {
     if (events.length === 0) return { stored: new Set(), fitting: new Set(), clashing: new Set() };
     const { manager, acting } = this.transaction;
     const [{ recorded }] = await manager.query<[{ recorded: Recorded | null }]>(
       'SELECT record_events($1, $2::jsonb, $3) AS recorded',
-      [batchId, JSON.stringify(events), acting.userId],
+      [batchId, JSON.stringify(events), sentBy ?? acting.userId],
     );
     if (!recorded) throw Problem.notFound('batch');
     const { pieces, steps, events: ofPieces } = recorded;
@@ -150,22 +175,5 @@ export class EventStore {
       fitting: new Set(recorded.fitting),
       clashing: new Set(recorded.clashing),
     };
-  }
-
-  private async setAside(batchId: string, aside: { raw: object; why: string }[]): Promise<SetAsideView[]> {
-    const views: SetAsideView[] = [];
-    for (const { raw, why } of aside) {
-      // what comes again, however often, is set aside once
-      const [batch] = await this.transaction.manager.query<unknown[]>(SET_ASIDE, [
-        randomUUID(),
-        batchId,
-        JSON.stringify(raw),
-        why,
-        createHash('sha256').update(JSON.stringify(raw)).digest('hex'),
-      ]);
-      if (!batch) throw Problem.notFound('batch');
-      views.push({ id: 'id' in raw && typeof raw.id === 'string' ? raw.id : null, why });
-    }
-    return views;
   }
 }

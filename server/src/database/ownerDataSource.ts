@@ -10,6 +10,7 @@ import { DemoDoor1796000000008 } from './migrations/8-demoDoor.js';
 import { Backups1796000000009 } from './migrations/9-backups.js';
 import { Clocks1796000000010 } from './migrations/10-clocks.js';
 import { Accounts1796000000011 } from './migrations/11-accounts.js';
+import { Aside1796000000012 } from './migrations/12-aside.js';
 
 export const MIGRATIONS = [
   Foundation1772000000001,
@@ -23,6 +24,7 @@ export const MIGRATIONS = [
   Backups1796000000009,
   Clocks1796000000010,
   Accounts1796000000011,
+  Aside1796000000012,
 ];
 
 /**

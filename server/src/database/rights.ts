@@ -21,7 +21,7 @@ const RIGHTS: Readonly<Record<string, string>> = {
   readings: 'SELECT, INSERT',
   samples: 'SELECT, INSERT, DELETE',
   sessions: 'SELECT, INSERT, UPDATE, DELETE',
-  set_aside: 'SELECT, INSERT',
+  set_aside: 'SELECT, INSERT, UPDATE (why, read_by), DELETE',
   stock_items: 'SELECT, INSERT, UPDATE',
   workshops: 'SELECT, UPDATE',
 };

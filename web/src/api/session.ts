@@ -27,6 +27,15 @@ export const invitesQuery = queryOptions({
 export const withdrawInvite = (id: string) =>
   ask('delete', '/api/members/invites/{id}', { params: { path: { id } } });
 
+/** Records of the workshop that could not be counted, as they came. */
+export const asideQuery = queryOptions({
+  queryKey: ['set-aside'],
+  queryFn: () => ask('get', '/api/set-aside'),
+});
+
+export const giveUpRecord = (id: string) =>
+  ask('delete', '/api/set-aside/{id}', { params: { path: { id } } });
+
 export const newRecorder = () => ask('post', '/api/members/recorders');
 
 export const signInsQuery = queryOptions({

@@ -1,6 +1,7 @@
 import { latheMesh, outlineOf, profileCsv, profileDxf, profileSvg, stlOf, writePattern } from '@compas/core';
 import { App, Button, Dropdown } from 'antd';
 import { memo } from 'react';
+import { download } from '../ui/download.js';
 import { useUnits } from '../ui/units.js';
 import { partAt, turningAt } from './editing.js';
 import { useEditorActions } from './editor.js';
@@ -62,12 +63,3 @@ export const ExportMenu = memo(function ExportMenu({ patternId, name }: ExportMe
     </Dropdown>
   );
 });
-
-function download(name: string, type: string, content: string | Uint8Array): void {
-  const url = URL.createObjectURL(new Blob([content as BlobPart], { type }));
-  const link = document.createElement('a');
-  link.href = url;
-  link.download = name.replace(/[\\/:*?"<>|]/g, ' ');
-  link.click();
-  setTimeout(() => URL.revokeObjectURL(url), 10_000);
-}

@@ -24,7 +24,7 @@ export function recordFindings(
     stage: 'run',
     what: 'A record could not be taken and was set aside.',
     why,
-    remedy: 'Record it again at the lathe if it matters.',
+    remedy: 'Record it again at the lathe if it matters. Its owners find it in the workshop, under Backup.',
   }));
   return [
     ...contradictions(steps, batch.lots, events),

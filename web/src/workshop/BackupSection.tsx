@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import dayjs from 'dayjs';
 import { lastBackupQuery, sessionQuery } from '../api/session.js';
 import { Trouble } from '../ui/Trouble.js';
+import { AsideRecords } from './AsideRecords.js';
 
 /** After so many days a backup is old, for somebody who works every day. */
 const OLD = 7;
@@ -23,6 +24,7 @@ export function BackupSection() {
         file with everything but sign-ins and open invitations; keep a copy of it on another machine. With
         Compas stopped, <code>npm run restore -- file</code> puts it back.
       </p>
+      {here?.role === 'owner' && <AsideRecords />}
     </section>
   );
 }
