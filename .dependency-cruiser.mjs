@@ -64,6 +64,7 @@ webRooms.push({
 const SERVER_ROOMS = [
   'edge',
   'database',
+  'compute',
   'access',
   'health',
   'workshop',

@@ -3,6 +3,7 @@ import { Module, type DynamicModule } from '@nestjs/common';
 import { ServeStaticModule } from '@nestjs/serve-static';
 import { ThrottlerModule } from '@nestjs/throttler';
 import { AccessModule } from './access/access.module.js';
+import { ComputeModule } from './compute/compute.module.js';
 import { BatchModule } from './batch/batch.module.js';
 import { DatabaseModule } from './database/database.module.js';
 import type { Settings } from './database/settings.js';
@@ -27,6 +28,7 @@ export class AppModule {
         DatabaseModule.with(settings),
         ThrottlerModule.forRoot([{ limit: 300, ttl: 60_000 }]),
         ...(settings.webFolder === null ? [] : [web(settings.webFolder)]),
+        ComputeModule,
         AccessModule,
         WorkshopModule,
         PatternModule,

@@ -20,6 +20,7 @@ const settings: Settings = {
   signUp: 'open',
   hosts: [],
   proxies: [],
+  threads: 0,
 };
 const app = await NestFactory.create<NestExpressApplication>(AppModule.with(settings), {
   preview: true,

@@ -7,7 +7,6 @@ import {
   piecesIn,
   plannedLots,
   stepsOfPiece,
-  snapshotOf,
   type BatchPiece,
   type Lot,
   type PieceSummary,
@@ -18,6 +17,7 @@ import {
   type StepLine,
 } from '@compas/core';
 import { isUUID } from 'class-validator';
+import { Computing } from '../compute/computing.js';
 import { SharedRows } from '../database/sharedRow.js';
 import { WorkshopTransaction } from '../database/workshopTransaction.js';
 import { Problem } from '../edge/problem.js';
@@ -115,6 +115,7 @@ export class BatchService {
     private readonly underWay: PiecesUnderWay,
     private readonly lines: OrderLines,
     private readonly rows: SharedRows,
+    private readonly computing: Computing,
   ) {}
 
   /** A page of batches by key, so that one that is made or put away meanwhile shifts none. */
@@ -274,7 +275,7 @@ export class BatchService {
     };
     refuseUnreasoned(inputs.order);
     refuseTooMany(inputs.order, pattern);
-    const snapshot = snapshotOf(inputs);
+    const snapshot = await this.computing.run('plan', inputs);
     refuseUnmade(snapshot.plan);
     return snapshot;
   }

@@ -1,3 +1,5 @@
+import { availableParallelism } from 'node:os';
+
 /** Where the server finds what it needs; set by the start scripts. */
 export interface Settings {
   /** connection of the application's role: owns nothing, bypasses nothing */
@@ -16,6 +18,8 @@ export interface Settings {
   signUp: SignUp;
   /** further names by which it is reached */
   hosts: string[];
+  /** threads that work out what takes longer than a moment; with none it is done where it is asked for */
+  threads: number;
   /** addresses of proxies in front of it, whose word is taken for where a request comes from */
   proxies: string[];
 }
@@ -37,6 +41,13 @@ function signUpOf(wish: string | undefined): SignUp {
   const found = SIGN_UPS.find((s) => s === wish);
   if (!found) throw new Error(`COMPAS_SIGNUP is ${wish}. Set it to one of ${SIGN_UPS.join(', ')}.`);
   return found;
+}
+
+/** One is left for answering. */
+function threadsOf(wish: string | undefined): number {
+  if (wish === undefined || wish === '') return Math.max(1, availableParallelism() - 1);
+  if (!/^\d{1,2}$/.test(wish)) throw new Error(`COMPAS_THREADS is ${wish}. Set it to a number from 0 to 99.`);
+  return Number(wish);
 }
 
 const need = (name: string): string => {
@@ -63,5 +74,6 @@ export function settingsFromEnvironment(): Settings {
     signUp: signUpOf(process.env['COMPAS_SIGNUP']),
     hosts: listed(process.env['COMPAS_HOSTS']),
     proxies,
+    threads: threadsOf(process.env['COMPAS_THREADS']),
   };
 }

@@ -1,6 +1,7 @@
 import { AsyncLocalStorage } from 'node:async_hooks';
 import { Injectable } from '@nestjs/common';
 import { DataSource, type EntityManager } from 'typeorm';
+import { Problem } from '../edge/problem.js';
 
 export const ROLES = ['owner', 'maker'] as const;
 export type Role = (typeof ROLES)[number];
@@ -25,7 +26,22 @@ const NOTHING_ASKED: Asked = { changeId: null, after: null };
 
 interface Running extends Acting {
   manager: EntityManager;
+  /** what was done outside of the transaction so far, by its key */
+  outcomes: ReadonlyMap<string, unknown>;
 }
+
+/** Something has to be done before the transaction can go on. */
+class Outside extends Error {
+  constructor(
+    readonly key: string,
+    readonly work: () => Promise<unknown>,
+  ) {
+    super('Something has to be done outside of the transaction first.');
+  }
+}
+
+/** What changes so often while something is worked out from it is not waited for. */
+const MOST_ROUNDS = 6;
 
 /**
  * The one transaction of a request: everything that touches data takes its entity manager from here.
@@ -52,7 +68,19 @@ export class WorkshopTransaction {
   }
 
   /**
-   * Runs `work` in a transaction of a workshop.
+   * The outcome of `work`, which is done while no transaction is open: this one is rolled back, and begun anew from its start
+   * when the outcome is there. Nothing was saved by then, and all is read again.
+   * @param key names the work with all that it depends on
+   */
+  outside<T>(key: string, work: () => Promise<T>): Promise<T> {
+    const { outcomes } = this.current;
+    return outcomes.has(key)
+      ? Promise.resolve(outcomes.get(key) as T)
+      : Promise.reject(new Outside(key, work));
+  }
+
+  /**
+   * Runs `work` in a transaction of a workshop; from its start again after what it wants done outside of it.
    * @returns what `work` returns, or null when the user is no member of the workshop
    */
   async run<T>(
@@ -60,6 +88,24 @@ export class WorkshopTransaction {
     userId: string,
     work: (acting: Acting) => Promise<T>,
     asked: Asked = NOTHING_ASKED,
+  ): Promise<T | null> {
+    const outcomes = new Map<string, unknown>();
+    for (;;)
+      try {
+        return await this.attempt(workshopId, userId, work, { ...asked, outcomes });
+      } catch (error) {
+        if (!(error instanceof Outside)) throw error;
+        if (outcomes.size >= MOST_ROUNDS)
+          throw Problem.conflict('What this is worked out from changes all the time. Try again in a moment.');
+        outcomes.set(error.key, await error.work());
+      }
+  }
+
+  private async attempt<T>(
+    workshopId: string,
+    userId: string,
+    work: (acting: Acting) => Promise<T>,
+    { outcomes, ...asked }: Asked & Pick<Running, 'outcomes'>,
   ): Promise<T | null> {
     const runner = this.source.createQueryRunner();
     await runner.connect();
@@ -76,7 +122,9 @@ export class WorkshopTransaction {
         return null;
       }
       const acting = { workshopId, userId, userName, role, ...asked };
-      const result = await this.running.run({ ...acting, manager: runner.manager }, () => work(acting));
+      const result = await this.running.run({ ...acting, manager: runner.manager, outcomes }, () =>
+        work(acting),
+      );
       await runner.commitTransaction();
       return result;
     } catch (error) {

@@ -52,9 +52,12 @@ const [{ empty }] = await owner.query<[{ empty: boolean }]>(
 );
 await owner.destroy();
 if (empty || reset) {
-  const app = await NestFactory.createApplicationContext(DemoModule.with({ ...settings, webFolder: null }), {
-    logger: ['error', 'warn'],
-  });
+  const app = await NestFactory.createApplicationContext(
+    DemoModule.with({ ...settings, webFolder: null, threads: 0 }),
+    {
+      logger: ['error', 'warn'],
+    },
+  );
   await app.get(DemoService).load(Date.now());
   await app.close();
   console.log('Demo workshop loaded.');

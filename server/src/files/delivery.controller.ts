@@ -1,13 +1,13 @@
 import { Controller, Get, Header, Param, ParseUUIDPipe, Query, StreamableFile } from '@nestjs/common';
 import { ApiOkResponse, ApiProduces, ApiTags } from '@nestjs/swagger';
-import { type DeliveredLine, deliverySheet, type Paper, PAPERS } from '@compas/core';
+import { type DeliveredLine, type Paper, PAPERS } from '@compas/core';
 import { InWorkshop } from '../access/inWorkshop.js';
+import { Computing } from '../compute/computing.js';
 import { ChoiceField, CoreType } from '../edge/fields.js';
 import type { OrderView } from '../order/order.dto.js';
 import { OrderService } from '../order/order.service.js';
 import { WorkshopService } from '../workshop/workshop.service.js';
 import { Delivery } from './delivery.js';
-import { pdfOf } from './pdf.js';
 
 class PaperDto {
   @ChoiceField(PAPERS) paper: Paper;
@@ -26,6 +26,7 @@ export class DeliveryController {
     private readonly orders: OrderService,
     private readonly delivery: Delivery,
     private readonly workshop: WorkshopService,
+    private readonly computing: Computing,
   ) {}
 
   @Get('delivery')
@@ -43,7 +44,7 @@ export class DeliveryController {
     const order = await this.orders.show(id);
     const { name, body } = await this.workshop.show();
     const { timeZone } = body.hours;
-    const pages = deliverySheet({
+    const bytes = await this.computing.run('delivery', {
       from: name,
       to: order.customer,
       due: order.due === null ? null : dayWords(Date.parse(order.due), 'UTC'),
@@ -51,7 +52,7 @@ export class DeliveryController {
       lines: await this.linesOf(order, timeZone, now),
       paper,
     });
-    return new StreamableFile(await pdfOf(pages, `Delivery to ${order.customer}`));
+    return new StreamableFile(bytes);
   }
 
   private linesOf(order: OrderView, timeZone: string, now: number): Promise<DeliveredLine[]> {

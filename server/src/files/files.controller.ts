@@ -1,11 +1,11 @@
 import { Controller, Get, Header, Param, ParseUUIDPipe, Query, StreamableFile } from '@nestjs/common';
 import { ApiProduces, ApiTags } from '@nestjs/swagger';
-import { batchSheet, type Paper, PAPERS, patternDrawing, type Units, UNITS } from '@compas/core';
+import { type Paper, PAPERS, type Units, UNITS } from '@compas/core';
 import { InWorkshop } from '../access/inWorkshop.js';
+import { Computing } from '../compute/computing.js';
 import { BatchService } from '../batch/batch.service.js';
 import { PatternService } from '../pattern/pattern.service.js';
 import { ChoiceField } from '../edge/fields.js';
-import { pdfOf } from './pdf.js';
 
 class PrintDto {
   @ChoiceField(PAPERS) paper: Paper;
@@ -20,6 +20,7 @@ export class FilesController {
   constructor(
     private readonly batches: BatchService,
     private readonly patterns: PatternService,
+    private readonly computing: Computing,
   ) {}
 
   /** Dimensioned drawing of the current revision, a sheet for each part. */
@@ -30,8 +31,9 @@ export class FilesController {
     @Query() { paper, units }: PrintDto,
   ): Promise<StreamableFile> {
     const { name, revision, body } = await this.patterns.show(id);
-    const pages = patternDrawing({ title: name, revision, body, units, paper });
-    return new StreamableFile(await pdfOf(pages, `${name}, drawing`));
+    return new StreamableFile(
+      await this.computing.run('drawing', { title: name, revision, body, units, paper }),
+    );
   }
 
   @Get('batches/:id/sheet.pdf')
@@ -42,7 +44,8 @@ export class FilesController {
   ): Promise<StreamableFile> {
     const batch = await this.batches.view(id);
     const { plan } = await this.batches.snapshot(id, batch.planVersion);
-    const pages = batchSheet({ title: batch.name, orderedBy: batch.customer, plan, units, paper });
-    return new StreamableFile(await pdfOf(pages, batch.name));
+    return new StreamableFile(
+      await this.computing.run('sheet', { title: batch.name, orderedBy: batch.customer, plan, units, paper }),
+    );
   }
 }

@@ -1,23 +1,13 @@
 import { Controller, Get, Param, Query, Res, StreamableFile } from '@nestjs/common';
 import { ApiProduces, ApiTags } from '@nestjs/swagger';
-import {
-  FileProblem,
-  type Page,
-  pageDxf,
-  pageSvg,
-  type Paper,
-  PAPERS,
-  type Print,
-  PRINT_WORDS,
-  printOf,
-  PRINTS,
-} from '@compas/core';
+import { FileProblem, type Paper, PAPERS, type Print, PRINT_WORDS, PRINTS } from '@compas/core';
 import type { Response } from 'express';
 import { InWorkshop } from '../access/inWorkshop.js';
+import { Computing } from '../compute/computing.js';
+import type { JobInput } from '../compute/jobs.js';
 import { BatchService } from '../batch/batch.service.js';
 import { ChoiceField, IdField, TextField } from '../edge/fields.js';
 import { Problem } from '../edge/problem.js';
-import { pdfOf } from './pdf.js';
 
 const TYPES = { pdf: 'application/pdf', svg: 'image/svg+xml', dxf: 'image/vnd.dxf' } as const;
 type Format = keyof typeof TYPES;
@@ -40,7 +30,10 @@ class PrintAsDto {
 @Controller('batches/:id/prints')
 @InWorkshop()
 export class PrintController {
-  constructor(private readonly batches: BatchService) {}
+  constructor(
+    private readonly batches: BatchService,
+    private readonly computing: Computing,
+  ) {}
 
   @Get(':print')
   async print(
@@ -51,31 +44,26 @@ export class PrintController {
     const batch = await this.batches.view(id);
     const { plan, inputs } = await this.batches.snapshot(id, batch.planVersion);
     const title = `${batch.name}, ${PRINT_WORDS[print]}`;
-    const pages = sheets(print, {
+    const wish = {
       title: batch.name,
       part: plan.parts.find((p) => p.partId === part) ?? plan.parts[0],
       workshop: inputs.workshop,
-      paper: format === 'pdf' ? paper : 'roll',
+      paper: format === 'pdf' ? paper : ('roll' as const),
       forCutter: format !== 'pdf',
       version: `${batch.revision}.${batch.planVersion}`,
-    });
+    };
+    const bytes = await this.drawn({ print, wish, format, title });
     response.setHeader('content-type', TYPES[format]);
     if (format !== 'pdf') response.attachment(`${title}.${format}`);
-    return new StreamableFile(await written(pages, format, title));
+    return new StreamableFile(bytes);
   }
-}
 
-function sheets(print: Print, wish: Parameters<typeof printOf>[1]): Page[] {
-  try {
-    return printOf(print, wish);
-  } catch (error) {
-    if (error instanceof FileProblem) throw Problem.unusable([{ field: 'print', why: error.why }]);
-    throw error;
+  private async drawn(wish: JobInput<'print'>): Promise<Uint8Array> {
+    try {
+      return await this.computing.run('print', wish);
+    } catch (error) {
+      if (error instanceof FileProblem) throw Problem.unusable([{ field: 'print', why: error.why }]);
+      throw error;
+    }
   }
-}
-
-async function written(pages: Page[], format: Format, title: string): Promise<Buffer> {
-  const [page] = pages;
-  if (format === 'pdf' || !page) return pdfOf(pages, title);
-  return Buffer.from(format === 'svg' ? pageSvg(page, title) : pageDxf(page), 'utf8');
 }

@@ -3,7 +3,6 @@ import { Injectable } from '@nestjs/common';
 import {
   bookCut,
   cutStockOf,
-  layoutProblems,
   sawingOf,
   type BoardCut,
   type CutDemand,
@@ -11,6 +10,7 @@ import {
   type CutStock,
   type WoodStock,
 } from '@compas/core';
+import { Computing } from '../compute/computing.js';
 import { SharedRows } from '../database/sharedRow.js';
 import { WorkshopTransaction } from '../database/workshopTransaction.js';
 import { Problem, type FieldProblem } from '../edge/problem.js';
@@ -29,6 +29,7 @@ export class CuttingService {
     private readonly ledger: LedgerService,
     private readonly workshop: WorkshopService,
     private readonly rows: SharedRows,
+    private readonly computing: Computing,
   ) {}
 
   async list(): Promise<CuttingView[]> {
@@ -45,7 +46,7 @@ export class CuttingService {
     const demand = dto.demand.map((d): CutDemand => ({ ...d }));
     const input = await this.inputOf(demand, dto.stockIds);
     const plan = dto.plan;
-    refuse(problemsOf(plan.cuts, input));
+    refuse(await this.computing.run('cutting', { cuts: plan.cuts, input }));
     const id = randomUUID();
     await this.transaction.manager.insert(CuttingEntity, {
       workshopId: this.transaction.acting.workshopId,
@@ -67,7 +68,8 @@ export class CuttingService {
     const { plan, input: planned } = cutting.body;
     const stockIds = [...new Set(plan.cuts.map((c) => c.stockId))];
     const input = await this.inputOf(planned.demand, stockIds);
-    refuse([...goneProblems(plan.cuts, planned, input), ...problemsOf(plan.cuts, input)]);
+    const wrong = await this.computing.run('cutting', { cuts: plan.cuts, input });
+    refuse([...goneProblems(plan.cuts, planned, input), ...wrong]);
     const carry = input.sawing.offcutsCarryCost ?? false;
     for (const cut of plan.cuts) await this.bookOne(cutting, cut, planned.demand, carry);
     const { workshopId } = this.transaction.acting;
@@ -158,21 +160,6 @@ function goneProblems(cuts: readonly BoardCut[], planned: CutInput, now: CutInpu
             why: `The plan opens ${opened} of “${label}”; there ${there === 1 ? 'is' : 'are'} ${there}. Plan the cutting again.`,
           },
         ];
-  });
-}
-
-function problemsOf(cuts: readonly BoardCut[], input: CutInput): FieldProblem[] {
-  return cuts.flatMap((cut, i) => {
-    const stock = input.stock.find((s) => s.id === cut.stockId);
-    const field = `plan.cuts.${i}`;
-    if (!stock)
-      return [
-        { field, why: 'A piece of stock in the plan is no longer on the shelf. Plan the cutting again.' },
-      ];
-    return layoutProblems(cut, stock, input.demand, input.sawing).map((why) => ({
-      field,
-      why: why.replace(/[⟦⟧]/g, ''),
-    }));
   });
 }
 
