@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { MOST_SAMPLE_POINTS, type SamplePoint } from '../pattern/index.js';
-import { FileProblem, limitSize } from './fileProblem.js';
+import { FileProblem, limitProfile, reading } from './fileProblem.js';
 
 /** Measured places of a CSV in the file's own order, mm: the radius on two sides of the axis. */
 export interface CsvProfile {
@@ -24,8 +24,9 @@ interface Columns {
  * Decimal commas are taken when columns are parted by semicolons or tabs. Bad rows are named, none is
  * taken in.
  */
-export function readCsv(text: string): CsvProfile {
-  limitSize(text);
+export const readCsv = (text: string): CsvProfile => reading(text, () => profileIn(text));
+
+function profileIn(text: string): CsvProfile {
   const { data } = Papa.parse<string[]>(text.trim(), { skipEmptyLines: true });
   const [heading] = data;
   if (!heading || data.length < 2) throw new FileProblem('There are no rows of places and diameters in it.');
@@ -37,7 +38,13 @@ export function readCsv(text: string): CsvProfile {
       `It has ${rows.length} rows; up to ${MOST_SAMPLE_POINTS} are read. Take every second one.`,
     );
   const first = headed ? 2 : 1;
-  return { points: rows.map((row, i) => pointOf(row, columns, i + first)), readAs: columns.readAs };
+  const points = rows.map((row, i) => pointOf(row, columns, i + first));
+  const places = points.map((p) => p.x);
+  limitProfile(
+    Math.max(...places) - Math.min(...places),
+    Math.max(...points.map((p) => 2 * Math.max(p.up, p.down))),
+  );
+  return { points, readAs: columns.readAs };
 }
 
 function pointOf(row: readonly string[], columns: Columns, number: number): SamplePoint {
@@ -46,7 +53,10 @@ function pointOf(row: readonly string[], columns: Columns, number: number): Samp
     const cell = (row[index] ?? '').trim();
     const parsed = Number(cell.replace(/^(-?\d+),(\d+)$/, '$1.$2'));
     if (cell === '' || !Number.isFinite(parsed))
-      throw new FileProblem(`“${cell}” in column ${index + 1} is not a number. Nothing was taken in.`, where);
+      throw new FileProblem(
+        `“${cell.slice(0, 40)}” in column ${index + 1} is not a number. Nothing was taken in.`,
+        where,
+      );
     return parsed;
   };
   const x = value(columns.x) * columns.along;
@@ -69,7 +79,7 @@ function columnsOf(heading: readonly string[]): Columns {
   const down = find(/^(down|other)/i);
   if (x < 0 || (diameter < 0 && radius < 0))
     throw new FileProblem(
-      `The headings are ${heading.join(', ')}. Name one column x and one diameter or radius.`,
+      `The headings are ${heading.join(', ').slice(0, 200)}. Name one column x and one diameter or radius.`,
       'Row 1',
     );
   const unit = /inch|\bin\b|"/i.test(heading.join(' ')) ? 25.4 : 1;

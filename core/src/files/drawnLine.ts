@@ -42,41 +42,89 @@ export const backwards = (strokes: readonly Stroke[]): Stroke[] => [...strokes].
 
 /** Joins strokes and lines whose ends touch into as few lines as there are; the rest stay alone. */
 export function chained(lines: readonly DrawnLine[]): DrawnLine[] {
-  const open = lines.filter((line) => !line.closed && !line.axis).map((line) => [...line.strokes]);
+  const open = lines
+    .filter((line) => !line.closed && !line.axis && line.strokes.length > 0)
+    .map((line) => [...line.strokes]);
   const whole = lines.filter((line) => line.closed || line.axis);
+  const loose = new LooseEnds(open);
   const chains: Stroke[][] = [];
-  while (open.length > 0) {
-    let chain = open.shift() ?? [];
-    for (let grown = true; grown;) {
-      grown = false;
-      for (let i = 0; i < open.length && !grown; i++) {
-        const joined = joinedEnds(chain, open[i] ?? []);
-        if (joined) {
-          chain = joined;
-          open.splice(i, 1);
-          grown = true;
-        }
-      }
-    }
-    chains.push(chain);
+  for (const [i, first] of open.entries()) {
+    if (!loose.take(i)) continue;
+    const behind = grown(first, loose);
+    // what joins its beginning is what joins the end of it turned round
+    const before = grown(backwards(first.slice(0, 1)), loose);
+    chains.push([...backwards(before.slice(1)), ...behind]);
   }
   return [...whole, ...chains.map((strokes) => ({ strokes, closed: comesBack(strokes) }))];
+}
+
+/** A line with all that joins its end, and the end of that. */
+function grown(line: readonly Stroke[], loose: LooseEnds): Stroke[] {
+  const run = [...line];
+  for (;;) {
+    const last = run.at(-1);
+    const next = last && loose.takeAt(last.x1, last.y1);
+    if (!next) return run;
+    for (const stroke of next) run.push(stroke);
+  }
+}
+
+/** Lines that are not in a chain yet, found by where they end: a drawing of many loose ones is read at once all the same. */
+class LooseEnds {
+  /** cell of the plane → lines with an end in it, in their order */
+  private readonly cells = new Map<string, Set<number>>();
+  private readonly taken = new Set<number>();
+
+  constructor(private readonly lines: readonly Stroke[][]) {
+    for (const [i, line] of lines.entries())
+      for (const [x, y] of endsOf(line)) {
+        const key = `${Math.floor(x / TOUCH)} ${Math.floor(y / TOUCH)}`;
+        this.cells.set(key, (this.cells.get(key) ?? new Set<number>()).add(i));
+      }
+  }
+
+  /** @returns whether it was there to be taken */
+  take(i: number): boolean {
+    if (this.taken.has(i)) return false;
+    this.taken.add(i);
+    for (const [x, y] of endsOf(this.lines[i] ?? []))
+      this.cells.get(`${Math.floor(x / TOUCH)} ${Math.floor(y / TOUCH)}`)?.delete(i);
+    return true;
+  }
+
+  /** The first line that has an end at a point, running away from it. */
+  takeAt(x: number, y: number): Stroke[] | null {
+    const found: number[] = [];
+    for (const dx of [-1, 0, 1])
+      for (const dy of [-1, 0, 1])
+        for (const i of this.cells.get(`${Math.floor(x / TOUCH) + dx} ${Math.floor(y / TOUCH) + dy}`) ?? [])
+          if (endsOf(this.lines[i] ?? []).some(([ex, ey]) => meets(ex, ey, x, y))) {
+            found.push(i);
+            break;
+          }
+    if (found.length === 0) return null;
+    const first = Math.min(...found);
+    this.take(first);
+    const line = this.lines[first] ?? [];
+    const [start] = endsOf(line);
+    return start && meets(start[0], start[1], x, y) ? line : backwards(line);
+  }
+}
+
+function endsOf(line: readonly Stroke[]): [number, number][] {
+  const [first, last] = [line[0], line.at(-1)];
+  return first && last
+    ? [
+        [first.x0, first.y0],
+        [last.x1, last.y1],
+      ]
+    : [];
 }
 
 const comesBack = (strokes: readonly Stroke[]): boolean => {
   const [first, last] = [strokes[0], strokes.at(-1)];
   return strokes.length > 1 && !!first && !!last && meets(first.x0, first.y0, last.x1, last.y1);
 };
-
-function joinedEnds(a: Stroke[], b: Stroke[]): Stroke[] | null {
-  const [a0, a1, b0, b1] = [a[0], a.at(-1), b[0], b.at(-1)];
-  if (!a0 || !a1 || !b0 || !b1) return null;
-  if (meets(a1.x1, a1.y1, b0.x0, b0.y0)) return [...a, ...b];
-  if (meets(a1.x1, a1.y1, b1.x1, b1.y1)) return [...a, ...backwards(b)];
-  if (meets(b1.x1, b1.y1, a0.x0, a0.y0)) return [...b, ...a];
-  if (meets(b0.x0, b0.y0, a0.x0, a0.y0)) return [...backwards(b), ...a];
-  return null;
-}
 
 /** Smallest box round a line's ends and arc crests, mm. */
 export interface Box {

@@ -11,7 +11,7 @@ import type {
 } from 'dxf-parser';
 import { arcsAlong } from '../pattern/index.js';
 import type { Drawing, DrawnLine, Stroke } from './drawnLine.js';
-import { FileProblem, limitPieces, limitSize } from './fileProblem.js';
+import { FileProblem, limitPieces, reading } from './fileProblem.js';
 import { nurbsAt, type Nurbs } from './nurbs.js';
 
 // the package's types speak of a namespace, what arrives is the class itself
@@ -24,8 +24,9 @@ const MM: Record<number, number> = { 0: 1, 1: 25.4, 2: 304.8, 4: 1, 5: 10, 6: 10
 const NOT_LINES = new Set(['TEXT', 'MTEXT', 'DIMENSION', 'POINT', 'LEADER', 'HATCH', 'VIEWPORT', 'ATTDEF']);
 
 /** Reads the lines of a DXF drawing, in mm. Throws a FileProblem that names the entity. */
-export function readDxf(text: string): Drawing {
-  limitSize(text);
+export const readDxf = (text: string): Drawing => reading(text, () => drawingIn(text.trimStart()));
+
+function drawingIn(text: string): Drawing {
   const parsed = parse(text);
   const units = Number(parsed.header['$INSUNITS'] ?? 0);
   const scale = MM[units];
@@ -57,11 +58,13 @@ export function readDxf(text: string): Drawing {
 }
 
 function parse(text: string): { header: Record<string, unknown>; entities: IEntity[] } {
-  if (!/^\s*0\s*\r?\n\s*SECTION/.test(text.replace(/^\s*999\s*\r?\n.*\r?\n/gm, '')))
+  const lines = text.split(/\r?\n/);
+  if (!beginsWithSection(lines))
     throw new FileProblem(
       'A DXF begins with a section. Save it as text (ASCII) DXF, not as binary.',
       'Line 1',
     );
+  refuseEndless(lines);
   try {
     const parsed = new DxfParser().parseSync(text);
     if (parsed) return { header: parsed.header ?? {}, entities: parsed.entities ?? [] };
@@ -71,6 +74,27 @@ function parse(text: string): { header: Record<string, unknown>; entities: IEnti
     );
   }
   throw new FileProblem('There is nothing in this DXF.');
+}
+
+/** Comments (code 999) may stand before it. */
+function beginsWithSection(lines: readonly string[]): boolean {
+  let at = lines.findIndex((line) => line.trim() !== '');
+  while (lines[at]?.trim() === '999') at += 2;
+  return lines[at]?.trim() === '0' && lines[at + 1]?.trim() === 'SECTION';
+}
+
+/** Old polylines run on to their end mark; the package looks for one that is not there without end. */
+function refuseEndless(lines: readonly string[]): void {
+  const isMark = (i: number, ...marks: string[]) =>
+    lines[i - 1]?.trim() === '0' && marks.includes(lines[i]?.trim() ?? '');
+  for (let i = 1; i < lines.length; i++) {
+    if (!isMark(i, 'POLYLINE')) continue;
+    const begun = i;
+    do i += 1;
+    while (i < lines.length && !isMark(i, 'SEQEND', 'POLYLINE', 'ENDSEC', 'EOF'));
+    if (!isMark(i, 'SEQEND'))
+      throw new FileProblem('This polyline has no end (SEQEND). Save the drawing anew.', `Line ${begun + 1}`);
+  }
 }
 
 const open = (strokes: Stroke[]): DrawnLine => ({ strokes, closed: false });

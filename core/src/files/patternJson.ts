@@ -1,6 +1,6 @@
 import { checkPattern, type PatternBody } from '../pattern/index.js';
 import { speak } from '../measure/index.js';
-import { FileProblem, limitSize } from './fileProblem.js';
+import { FileProblem, reading } from './fileProblem.js';
 
 /** A pattern in a file of its own: readable by people and by every later version of Compas. */
 export interface PatternFile {
@@ -13,9 +13,16 @@ export interface PatternFile {
 export const writePattern = (name: string, body: PatternBody): string =>
   `${JSON.stringify({ format: 'compas pattern', version: 1, name, body } satisfies PatternFile, null, 2)}\n`;
 
+interface ReadPattern {
+  name: string;
+  body: PatternBody;
+  leftAside: string[];
+}
+
 /** Reads a pattern file; a FileProblem says what is wrong. Kits of another workshop are left aside. */
-export function readPattern(text: string): { name: string; body: PatternBody; leftAside: string[] } {
-  limitSize(text);
+export const readPattern = (text: string): ReadPattern => reading(text, () => patternIn(text));
+
+function patternIn(text: string): ReadPattern {
   const file = parsed(text);
   if (file.format !== 'compas pattern')
     throw new FileProblem('This is not a pattern file of Compas: its format is missing.');

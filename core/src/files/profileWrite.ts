@@ -1,6 +1,7 @@
 import { DxfWriter, point2d, Units } from '@tarikjabiri/dxf';
 import Papa from 'papaparse';
 import { circleOf, pointsAlong, widestOf, type Outline, type Segment } from '../pattern/index.js';
+import { xmlText } from './xmlText.js';
 
 const mm = (value: number): string => String(Number(value.toFixed(5)));
 
@@ -22,15 +23,12 @@ export function profileSvg(outline: Outline, title: string): string {
   const d = first && last ? `M0 ${mm(-first.r0)}${upper}L${mm(last.x1)} ${mm(last.r1)}${lower}Z` : '';
   return [
     `<svg xmlns="http://www.w3.org/2000/svg" width="${mm(wide)}mm" height="${mm(high)}mm" viewBox="-5 ${mm(-high / 2)} ${mm(wide)} ${mm(high)}">`,
-    `<title>${escaped(title)}</title>`,
+    `<title>${xmlText(title)}</title>`,
     `<path id="profile" d="${d}" fill="none" stroke="black" stroke-width="0.2"/>`,
     `<path id="axis" d="M-4 0H${mm(outline.length + 4)}" fill="none" stroke="black" stroke-width="0.1" stroke-dasharray="4 1 1 1"/>`,
     '</svg>\n',
   ].join('\n');
 }
-
-const escaped = (text: string): string =>
-  text.replace(/[<>&"]/g, (c) => ({ '<': '&lt;', '>': '&gt;', '&': '&amp;', '"': '&quot;' })[c] ?? c);
 
 /** One segment above the axis going on, or below it coming back. In SVG y points down. */
 function svgPiece(s: Segment, side: 1 | -1): string {

@@ -2,7 +2,7 @@ import Papa from 'papaparse';
 import type { Material } from '../material/index.js';
 import { isDay, parseLength, type Dimension, type Units } from '../measure/index.js';
 import { parsePrice, stockProblems, type NewStockItem } from '../stock/index.js';
-import { FileProblem, limitSize } from './fileProblem.js';
+import { FileProblem, reading } from './fileProblem.js';
 
 /** A row that became stock, and how many alike. */
 interface StockRow {
@@ -49,8 +49,10 @@ type Column = (typeof STOCK_COLUMNS)[number];
 type Cell = (column: Column) => string;
 
 /** Reads a stock list with a heading row. Lengths in the reader's units unless they carry their own. */
-export function readStockCsv(text: string, context: StockListContext): StockList {
-  limitSize(text);
+export const readStockCsv = (text: string, context: StockListContext): StockList =>
+  reading(text, () => listIn(text, context));
+
+function listIn(text: string, context: StockListContext): StockList {
   const { data } = Papa.parse<string[]>(text.trim(), { skipEmptyLines: true });
   const [heading, ...rows] = data;
   const columns = (heading ?? []).map((h) => h.trim().toLowerCase());

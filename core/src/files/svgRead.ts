@@ -2,7 +2,7 @@ import { XMLParser, XMLValidator } from 'fast-xml-parser';
 import svgpath from 'svgpath';
 import { arcsAlong, type CurvePoint } from '../pattern/index.js';
 import { type Drawing, type DrawnLine, type Stroke } from './drawnLine.js';
-import { FileProblem, limitPieces, limitSize } from './fileProblem.js';
+import { FileProblem, limitPieces, reading } from './fileProblem.js';
 
 /** Millimetres of the units a drawing can be sized in; a px is 1/96 inch (CSS Values 3, 6.2). */
 const MM: Record<string, number> = {
@@ -21,8 +21,9 @@ type Node = Record<string, Node[]> & { ':@'?: Attributes };
 const parser = new XMLParser({ preserveOrder: true, ignoreAttributes: false, attributeNamePrefix: '' });
 
 /** Reads the lines of an SVG drawing, in mm, y upwards. Throws a FileProblem with the line of the file. */
-export function readSvg(text: string): Drawing {
-  limitSize(text);
+export const readSvg = (text: string): Drawing => reading(text, () => drawingIn(text));
+
+function drawingIn(text: string): Drawing {
   const valid = XMLValidator.validate(text);
   if (valid !== true)
     throw new FileProblem(`This is not well-formed SVG. ${valid.err.msg}`, `Line ${valid.err.line}`);

@@ -1,12 +1,14 @@
 import { dim } from '../measure/index.js';
 import { circleOf, type Element, type Segment, type Turning } from '../pattern/index.js';
+import { limitProfile } from './fileProblem.js';
 
 /** Sizes are kept to this when a drawing becomes elements, mm: what adds up along a profile stays unseen. */
 const FINEST = 1e-6;
 const round = (mm: number): number => Math.round(mm / FINEST) * FINEST;
 
-/** Segments as elements: lines become cylinders, tapers and shoulders, arcs beads, coves and curves. */
+/** Segments as elements, or a FileProblem where no lathe takes them: lines become cylinders, tapers and shoulders, arcs beads, coves and curves. */
 export function turningFrom(segments: readonly Segment[], startDiameter: number): Turning {
+  limitProfile(segments.at(-1)?.x1 ?? 0, 2 * Math.max(0, ...segments.map((s) => Math.max(s.r0, s.r1))));
   const elements = segments
     .filter((s) => Math.hypot(s.x1 - s.x0, s.r1 - s.r0) > 1e-6)
     .map((segment, i) => elementFrom(segment, `e${i + 1}`));

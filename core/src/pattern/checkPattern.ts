@@ -38,8 +38,8 @@ export function checkPattern(body: PatternBody): PatternProblem[] {
 }
 
 /** What a lathe of the trade takes, mm, and how finely a part is drawn: more than that is a slip, and takes minutes to plan. */
-const LONGEST = 6_000;
-const WIDEST = 1_000;
+export const LONGEST = 6_000;
+export const WIDEST = 1_000;
 const MOST_ELEMENTS = 200;
 const MOST_POINTS = 400;
 

@@ -68,7 +68,7 @@ export {
 } from './elementDimensions.js';
 export { ELEMENT_KIND_NAMES, fieldsOf, kindOf, newElement } from './kinds/elementKinds.js';
 export type { Field, Standing } from './kinds/kindRow.js';
-export { checkPattern } from './checkPattern.js';
+export { checkPattern, LONGEST, WIDEST } from './checkPattern.js';
 export { differenceInWords } from './difference.js';
 export type { StartingForm } from './forms/form.js';
 export { STARTING_FORMS } from './forms/index.js';

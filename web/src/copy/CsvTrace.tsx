@@ -1,6 +1,7 @@
-import { FileProblem, readCsv, type CsvProfile } from '@compas/core';
+import { FileProblem, type CsvProfile } from '@compas/core';
 import { Button, Upload } from 'antd';
 import { useState } from 'react';
+import { readFile } from '../workers/reading.js';
 import type { Measured } from './measured.js';
 
 /** What a trace's points are taken to err by, mm: it is told from their own noise. */
@@ -12,7 +13,7 @@ export function CsvTrace({ onMeasured }: { onMeasured: (measured: Measured | nul
   const [read, setRead] = useState<CsvProfile | null>(null);
   const open = async (file: File) => {
     try {
-      const profile = readCsv(await file.text());
+      const profile = await readFile('trace', await file.text());
       setRead(profile);
       setWhy(null);
       onMeasured({ by: 'trace', points: profile.points, unsure: UNSURE });

@@ -1,7 +1,8 @@
 import { FileProblem } from '@compas/core';
 import { Button, Upload } from 'antd';
 import { useState } from 'react';
-import { imported, type Imported } from './importing.js';
+import type { Imported } from '../workers/importing.js';
+import { readFile } from '../workers/reading.js';
 
 /** A file becomes a pattern; what is wrong with it is said, and nothing of it is taken in. */
 export function ImportFile({
@@ -16,7 +17,7 @@ export function ImportFile({
   const [why, setWhy] = useState<string | null>(null);
   const open = async (file: File) => {
     try {
-      onImported(imported(file.name, await file.text()));
+      onImported(await readFile('pattern', file.name, await file.text()));
       setWhy(null);
     } catch (error) {
       if (!(error instanceof FileProblem)) throw error;

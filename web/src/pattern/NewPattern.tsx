@@ -16,7 +16,7 @@ import { LengthInput } from '../ui/LengthInput.js';
 import { useMaterials } from '../ui/useMaterials.js';
 import { Trouble } from '../ui/Trouble.js';
 import { ImportFile } from './ImportFile.js';
-import type { Imported } from './importing.js';
+import type { Imported } from '../workers/importing.js';
 import './pattern.css';
 
 const [FIRST_FORM] = STARTING_FORMS;

@@ -1,4 +1,4 @@
-import { FileProblem, readStockCsv, STOCK_COLUMNS, type StockList } from '@compas/core';
+import { FileProblem, STOCK_COLUMNS, type StockList } from '@compas/core';
 import { Button, Modal } from 'antd';
 import { useRef, useState } from 'react';
 import { receiveStock } from '../api/stock.js';
@@ -6,6 +6,7 @@ import { useChange } from '../api/useChange.js';
 import { Trouble } from '../ui/Trouble.js';
 import { Sizes } from '../ui/Sizes.js';
 import { useUnits } from '../ui/units.js';
+import { readFile } from '../workers/reading.js';
 import { sizesOf } from './stockWords.js';
 import type { ShopHabits } from './useShopHabits.js';
 
@@ -23,7 +24,7 @@ export function StockImport({ habits }: { habits: ShopHabits }) {
   };
   const read = async (file: File) => {
     try {
-      setList(readStockCsv(await file.text(), { units, ...habits }));
+      setList(await readFile('stock', await file.text(), { units, ...habits }));
       setWhy(null);
     } catch (error) {
       if (!(error instanceof FileProblem)) throw error;

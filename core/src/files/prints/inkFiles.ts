@@ -1,17 +1,15 @@
 import { DxfWriter, point2d, Units } from '@tarikjabiri/dxf';
 import type { Ink, Page } from '../page.js';
+import { xmlText } from '../xmlText.js';
 
 const mm = (value: number): string => String(Number(value.toFixed(4)));
-const escaped = (text: string): string =>
-  text.replace(/[<>&"]/g, (c) => ({ '<': '&lt;', '>': '&gt;', '&': '&amp;', '"': '&quot;' })[c] ?? c);
-
 /** A page as SVG at its true size; what is cut stands in the group “cut”, all else in “marks”. */
 export function pageSvg({ width, height, ink }: Page, title: string): string {
   const group = (id: string, some: readonly Ink[]) =>
     `<g id="${id}" fill="none" stroke="black">${some.map(svgOf).join('')}</g>`;
   return [
     `<svg xmlns="http://www.w3.org/2000/svg" width="${mm(width)}mm" height="${mm(height)}mm" viewBox="0 0 ${mm(width)} ${mm(height)}">`,
-    `<title>${escaped(title)}</title>`,
+    `<title>${xmlText(title)}</title>`,
     group('cut', ink.filter(isCut)),
     group(
       'marks',
@@ -35,7 +33,7 @@ function svgOf(ink: Ink): string {
     }
     case 'text': {
       const anchor = { left: 'start', centre: 'middle', right: 'end' }[ink.align ?? 'left'];
-      return `<text x="${mm(ink.x)}" y="${mm(ink.y)}" font-size="${mm(ink.size)}" font-family="sans-serif" text-anchor="${anchor}" fill="black" stroke="none">${escaped(ink.text)}</text>`;
+      return `<text x="${mm(ink.x)}" y="${mm(ink.y)}" font-size="${mm(ink.size)}" font-family="sans-serif" text-anchor="${anchor}" fill="black" stroke="none">${xmlText(ink.text)}</text>`;
     }
   }
 }
