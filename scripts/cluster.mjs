@@ -8,6 +8,7 @@ import {
   readFileSync,
   renameSync,
   rmSync,
+  statfsSync,
   writeFileSync,
 } from 'node:fs';
 import { createServer } from 'node:net';
@@ -79,6 +80,18 @@ export function secretsOf(data) {
 
 const there = (file) => (asRoot ? spawnSync('test', ['-e', file]).status === 0 : existsSync(file));
 
+/** With less PostgreSQL ends amid its work, bytes: a piece of its log is 16 MB, and one is always ahead. */
+const LEAST_ROOM = 100_000_000;
+
+function refuseFullDisk(folder) {
+  const { bavail, bsize } = statfsSync(dirname(folder));
+  const least = Number(process.env.COMPAS_LEAST_ROOM ?? LEAST_ROOM);
+  if (bavail * bsize >= least) return;
+  throw new Error(
+    `The disk of ${folder} is full: ${Math.floor((bavail * bsize) / 1e6)} MB are left, and the database needs ${Math.ceil(least / 1e6)}. Make room, or name a folder on another disk with COMPAS_DATA.`,
+  );
+}
+
 /** Makes a cluster beside its place and moves it there when it is whole: one that was cut short is made anew. */
 function initialise(place, secrets) {
   say('making a private PostgreSQL cluster');
@@ -146,6 +159,7 @@ export async function startCluster(data, durable = true) {
     throw new Error(
       `There is a database in ${folder}, but the file with its passwords, ${join(data, 'secrets.json')}, is missing. Put it back from a copy; or, to begin with an empty database, move ${folder} away.`,
     );
+  refuseFullDisk(folder);
   const secrets = secretsOf(data);
   if (!exists) initialise(folder, secrets);
   // whoever made it may have been killed before it was gone

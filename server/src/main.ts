@@ -45,8 +45,9 @@ process.on('disconnect', () => void stop());
 try {
   await app.listen(settings.port, settings.host);
 } catch (error) {
+  const taken = error instanceof Error && 'code' in error && error.code === 'EADDRINUSE';
   console.error(
-    `compas: ${settings.host}:${settings.port} cannot be served: ${error instanceof Error ? error.message : String(error)}`,
+    `compas: ${settings.host}:${settings.port} cannot be served: ${taken ? 'something is served there already, perhaps another Compas. Stop it, or set PORT to another number' : error instanceof Error ? error.message : String(error)}.`,
   );
   process.exit(1);
 }

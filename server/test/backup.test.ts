@@ -19,14 +19,13 @@ import {
 
 const ROOT = join(__dirname, '..', '..');
 const FOLDER = mkdtempSync(join(tmpdir(), 'compas-backup-'));
-const { databaseUrl, ownerUrl } = settingsFromEnvironment();
+const { ownerUrl } = settingsFromEnvironment();
 
 /** The same at the database that the scripts back up: they know one by its name. */
 const at = (url: string): string => Object.assign(new URL(url), { pathname: '/compas' }).href;
 const env: NodeJS.ProcessEnv = {
   ...process.env,
   COMPAS_DATA: join(process.env['COMPAS_DATA'] ?? join(ROOT, '.compas'), 'test'),
-  COMPAS_DB_URL: at(databaseUrl),
   COMPAS_DB_OWNER_URL: at(ownerUrl),
   DATABASE_URL: '',
 };
@@ -58,7 +57,7 @@ async function asked<Row extends object>(sql: string): Promise<Row[]> {
 
 /** The server on that database while something is done with it. */
 async function served<T>(work: (app: NestExpressApplication) => Promise<T>): Promise<T> {
-  const app = await openApp({ databaseUrl: at(databaseUrl) });
+  const app = await openApp({ databaseUrl: env['COMPAS_DB_URL'] ?? '' });
   try {
     return await work(app);
   } finally {
@@ -91,6 +90,13 @@ describe('a backup and its restore', () => {
   beforeAll(async () => {
     // makes the database where there is none, and is whole on an empty one too
     expect((await backUp('empty.dump')).said).toContain('backed up to');
+    const [{ value: password = '' } = {}] = await asked<{ value?: string }>(
+      `SELECT value FROM compas_private.secrets WHERE name = 'app'`,
+    );
+    env['COMPAS_DB_URL'] = Object.assign(new URL(at(ownerUrl)), {
+      username: 'compas_app_compas',
+      password,
+    }).href;
     await asked('DROP SCHEMA IF EXISTS before_restore CASCADE');
     await asked('DROP SCHEMA public CASCADE; CREATE SCHEMA public');
     expect(await migrate()).toMatchObject({ code: 0, said: expect.stringContaining('Database migrated') });

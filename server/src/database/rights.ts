@@ -40,8 +40,20 @@ export const giveRights = (source: DataSource, appRole: string): Promise<void> =
       await db.query(`GRANT ${rights} ON ${table} TO ${role}`);
   });
 
+/** What the role of the application was called when there was one for all databases of a PostgreSQL. */
+const OLD_ROLE = 'compas_app';
+
 async function takeAll(db: EntityManager, role: string): Promise<void> {
-  for (const from of ['PUBLIC', role]) {
+  const [{ old, ours, name }] = await db.query<[{ old: boolean; ours: boolean; name: string }]>(
+    `SELECT EXISTS (SELECT 1 FROM pg_roles WHERE rolname = $1) AS old, pg_has_role(datdba, 'MEMBER') AS ours, quote_ident(datname) AS name
+     FROM pg_database WHERE datname = current_database()`,
+    [OLD_ROLE],
+  );
+  if (ours) {
+    await db.query(`REVOKE ALL ON DATABASE ${name} FROM PUBLIC`);
+    await db.query(`GRANT CONNECT ON DATABASE ${name} TO ${role}`);
+  }
+  for (const from of ['PUBLIC', role, ...(old ? [OLD_ROLE] : [])]) {
     await db.query(`REVOKE ALL ON ALL TABLES IN SCHEMA public FROM ${from}`);
     await db.query(`REVOKE ALL ON ALL SEQUENCES IN SCHEMA public FROM ${from}`);
     await db.query(`REVOKE ALL ON ALL FUNCTIONS IN SCHEMA public FROM ${from}`);

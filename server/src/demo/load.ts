@@ -12,6 +12,7 @@ import { PatternModule } from '../pattern/pattern.module.js';
 import { ownerDataSource } from '../database/ownerDataSource.js';
 import { settingsFromEnvironment, type Settings } from '../database/settings.js';
 import { DemoService } from './demo.service.js';
+import { DEMO_MAKER } from './workshop.js';
 import { Module } from '@nestjs/common';
 
 @Module({})
@@ -40,18 +41,33 @@ DELETE FROM order_lines l USING workshops w WHERE w.id = l.workshop_id AND w.dem
 DELETE FROM batches b USING workshops w WHERE w.id = b.workshop_id AND w.demo;
 DELETE FROM users u USING memberships m, workshops w WHERE m.user_id = u.id AND w.id = m.workshop_id AND w.demo
   AND NOT EXISTS (SELECT 1 FROM memberships x JOIN workshops y ON y.id = x.workshop_id WHERE x.user_id = u.id AND NOT y.demo);
-DELETE FROM workshops WHERE demo;`;
+DELETE FROM workshops WHERE demo;
+DELETE FROM users u WHERE u.seeded AND NOT EXISTS (SELECT 1 FROM memberships m WHERE m.user_id = u.id);`;
+
+const LOADING = 1_796_000_002;
+
+/** Its maker comes in last, by the one link that was ever given to it: while that is open, or they are not there, it was cut short. */
+const STATE = `
+SELECT NOT EXISTS (SELECT 1 FROM workshops) AS empty,
+  EXISTS (SELECT 1 FROM workshops w WHERE w.demo AND (
+    NOT EXISTS (SELECT 1 FROM users u WHERE u.seeded AND u.email = $1)
+    OR (EXISTS (SELECT 1 FROM invites i WHERE i.workshop_id = w.id AND i.used_at IS NULL)
+      AND NOT EXISTS (SELECT 1 FROM users u JOIN memberships m ON m.user_id = u.id AND m.workshop_id = w.id WHERE u.email = $1))
+  )) AS unfinished`;
 
 /** Loads the demo workshop into an empty database; with --reset it is dropped and loaded anew. */
 const settings = settingsFromEnvironment();
 const reset = process.argv.includes('--reset');
-const owner = await ownerDataSource(settings.ownerUrl, new URL(settings.databaseUrl).username).initialize();
-if (reset) await owner.query(DROP_DEMO);
-const [{ empty }] = await owner.query<[{ empty: boolean }]>(
-  'SELECT NOT EXISTS (SELECT 1 FROM workshops) AS empty',
-);
-await owner.destroy();
-if (empty || reset) {
+const source = await ownerDataSource(settings.ownerUrl, new URL(settings.databaseUrl).username).initialize();
+const owner = source.createQueryRunner();
+// two first starts at once load it one after the other, and the second finds it there
+await owner.query('SELECT pg_advisory_lock($1)', [LOADING]);
+const [{ empty, unfinished }] = (await owner.query(STATE, [DEMO_MAKER.email])) as [
+  { empty: boolean; unfinished: boolean },
+];
+if (unfinished && !reset) console.log('The demo workshop was not loaded to its end: it is loaded anew.');
+if (reset || unfinished) await owner.query(DROP_DEMO);
+if (empty || reset || unfinished) {
   const app = await NestFactory.createApplicationContext(
     DemoModule.with({ ...settings, webFolder: null, threads: 0 }),
     {
@@ -62,3 +78,5 @@ if (empty || reset) {
   await app.close();
   console.log('Demo workshop loaded.');
 }
+await owner.release();
+await source.destroy();

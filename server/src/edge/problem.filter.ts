@@ -8,7 +8,7 @@ import {
 } from '@nestjs/common';
 import type { Response } from 'express';
 import { Problem, type ProblemDetails } from './problem.js';
-import { isUnreachable } from './unreachable.js';
+import { isDiskFull, isUnreachable } from './unreachable.js';
 
 const TITLES: Record<number, string> = {
   400: 'That could not be read',
@@ -25,6 +25,8 @@ const TITLES: Record<number, string> = {
 
 const UNREACHABLE =
   'The database cannot be reached right now. Try again in a moment: what is sent twice is done once, and what a tablet recorded stays on it.';
+const DISK_FULL =
+  'The disk that Compas keeps its records on is full. Make room on it: until then nothing new is kept there, and what a tablet recorded stays on it.';
 /** s */
 const RETRY_AFTER = '5';
 
@@ -44,6 +46,7 @@ export class ProblemFilter implements ExceptionFilter {
   private detailsOf(error: unknown): ProblemDetails {
     if (error instanceof Problem)
       return details(error.getStatus(), error.message, error.errors, error.conflict);
+    if (isDiskFull(error)) return details(HttpStatus.SERVICE_UNAVAILABLE, DISK_FULL);
     if (isUnreachable(error)) return details(HttpStatus.SERVICE_UNAVAILABLE, UNREACHABLE);
     if (error instanceof HttpException) return details(error.getStatus(), error.message);
     const status = statusOf(error);

@@ -1,5 +1,7 @@
 /** What PostgreSQL says when it is not there for a while: shutting down, starting, crashed, full. */
 const STATES: ReadonlySet<string> = new Set(['57P01', '57P02', '57P03', '53300', '25P03']);
+/** The disk that PostgreSQL writes to is full. */
+const DISK_FULL = '53100';
 /** Of class 08, connection exceptions. */
 const CONNECTION = /^08/;
 /** What the system says of a connection. */
@@ -21,17 +23,24 @@ const WORDS =
  * Whether an error means that the database is out of reach, and not that something was asked wrongly: then the same may
  * work in a moment. Looks through what wraps it.
  */
-export function isUnreachable(error: unknown): boolean {
+export const isUnreachable = (error: unknown): boolean =>
+  isWithin(
+    error,
+    ({ code, message }) =>
+      (typeof code === 'string' && (STATES.has(code) || CONNECTION.test(code) || SYSTEM.has(code))) ||
+      WORDS.test(message),
+  );
+
+/** Whether nothing more can be written. */
+export const isDiskFull = (error: unknown): boolean => isWithin(error, ({ code }) => code === DISK_FULL);
+
+type Coded = Error & { code?: unknown };
+
+function isWithin(error: unknown, is: (error: Coded) => boolean): boolean {
   if (!(error instanceof Error)) return false;
-  const { code, driverError, cause, errors } = error as Error & {
-    code?: unknown;
-    driverError?: unknown;
-    errors?: unknown;
-  };
-  if (typeof code === 'string' && (STATES.has(code) || CONNECTION.test(code) || SYSTEM.has(code)))
-    return true;
-  if (WORDS.test(error.message)) return true;
+  if (is(error)) return true;
+  const { driverError, cause, errors } = error as Coded & { driverError?: unknown; errors?: unknown };
   return [driverError, cause, ...(Array.isArray(errors) ? (errors as unknown[]) : [])].some(
-    (within) => within !== error && isUnreachable(within),
+    (within) => within !== error && isWithin(within, is),
   );
 }
