@@ -28,6 +28,7 @@ export function configure(app: NestExpressApplication, settings: Settings): void
           // the solver of the cutting plan is WebAssembly
           'script-src': ["'self'", "'wasm-unsafe-eval'"],
           'style-src': ["'self'", "'unsafe-inline'"],
+          'font-src': ["'self'"],
           'img-src': ["'self'", 'data:', 'blob:'],
           'worker-src': ["'self'", 'blob:'],
           'upgrade-insecure-requests': null,

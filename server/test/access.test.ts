@@ -184,6 +184,17 @@ describe('sign-in', () => {
       .set('origin', 'https://elsewhere.example')
       .send({ email: 'a@b.test', password: 'x' })
       .expect(403);
+    // the same name and port by another scheme is another place
+    const { host } = new URL((await app.getUrl()).replace('[::1]', '127.0.0.1'));
+    const from = (origin: string) =>
+      bare
+        .post('/api/session')
+        .set('x-compas', '1')
+        .set('host', host)
+        .set('origin', origin)
+        .send({ email: 'a@b.test', password: 'a long enough guess' });
+    await from(`https://${host}`).expect(403);
+    expect((await from(`http://${host}`)).status).not.toBe(403);
   });
 
   it('refuses a second person with the same address, and a short password, with a sentence', async () => {

@@ -88,10 +88,30 @@ function partProblems(part: Part): PatternProblem[] {
   ];
 }
 
+/** Thinner is nothing, mm. */
+const NOTHING = 1e-6;
+
+/** Only at its ends may a piece come to a point. */
+function cutInTwo(part: Part, { segments, length }: Outline): PatternProblem[] {
+  const at = segments.find((s) => s.x1 < length - NOTHING && s.x1 > NOTHING && s.r1 < NOTHING);
+  if (!at) return [];
+  return [
+    {
+      partId: part.id,
+      elementId: at.elementId,
+      why: `The ${part.name} is cut in two ${len(at.x1)} from its beginning: nothing is left there. Give it a diameter, or make it two parts.`,
+    },
+  ];
+}
+
 function turningProblems(part: Part, turning: Turning): PatternProblem[] {
   const outline = outlineOf(turning);
   const problems = turning.elements.flatMap((element) => elementProblems(part, element));
-  problems.push(...outline.problems.map((p) => ({ partId: part.id, ...p })), ...sizeProblems(part, outline));
+  problems.push(
+    ...outline.problems.map((p) => ({ partId: part.id, ...p })),
+    ...sizeProblems(part, outline),
+    ...cutInTwo(part, outline),
+  );
   if (outline.length <= 0)
     problems.push({ partId: part.id, why: `${part.name} has no length yet. Add an element to begin.` });
   if (turning.elements.filter((e) => e.takesUp).length > 1)

@@ -33,6 +33,16 @@ describe('what is drawn larger than a lathe, or finer than can be turned', () =>
     ]);
   });
 
+  it('comes to nothing only at its ends: amid them it would be cut in two', () => {
+    const point: Element = { kind: 'taper', id: 't', length: dim(20), endDiameter: dim(0) };
+    const again: Element = { kind: 'taper', id: 'u', length: dim(20), endDiameter: dim(20) };
+    expect(why([stick(30), point])).toEqual([]);
+    expect(why([again, stick(30)], 0)).toEqual([]);
+    expect(why([stick(30), point, again])).toEqual([
+      expect.stringContaining('is cut in two ⟦50⟧ from its beginning: nothing is left there.'),
+    ]);
+  });
+
   it('is refused before any of it is drawn, however much that would be', () => {
     const huge = Array.from({ length: 200 }, (_, i): Element => ({ ...row(200, 20), id: `row${i}` }));
     expect(why(huge)).toEqual([expect.stringContaining('800000 elements')]);

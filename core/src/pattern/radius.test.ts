@@ -109,10 +109,14 @@ describe('the slimmest place', () => {
   });
 
   it('does not count ends that run to a point', () => {
-    expect(slim(0, round[0]!)).toBe(0);
+    expect(slim(0, { kind: 'shoulder', id: 's', endDiameter: dim(20) }, shaft('a'))).toBe(20);
     expect(slim(0, { kind: 'taper', id: 't', length: dim(20), endDiameter: dim(30) }, shaft('a'))).toBe(30);
     expect(slim(30, shaft('a'), { kind: 'taper', id: 't', length: dim(20), endDiameter: dim(0) })).toBe(30);
   });
+});
+
+it('what is one element without a waist is as slim as it is thick', () => {
+  expect(slimmestOf(chain([round[0]!], 0))).toBeCloseTo(50, 9);
 });
 
 describe('both sides of a place', () => {

@@ -95,17 +95,17 @@ const SEEN = 1e-6;
 
 /**
  * Thinnest place that still carries wood on both sides of it, mm: waists, and breaks between elements. How
- * thin the ends themselves are does not count: beyond them nothing hangs.
+ * thin the ends themselves are does not count: beyond them nothing hangs. What is one element without a waist, like a ball,
+ * is as thin as it is thick.
  */
 export function slimmestOf(outline: Pick<Outline, 'segments' | 'spans'>): number {
   const [first, last] = [outline.spans[0], outline.spans.at(-1)];
   if (!first || !last) return 0;
   const waists = [first, last].flatMap((span) => peaksOf(outline, span).filter((p) => p.is === 'bottom'));
-  const inner =
-    first === last
-      ? Math.max(first.startDiameter, first.endDiameter)
-      : extremes(outline, first.x1, last.x0).smallest.diameter;
-  return Math.min(inner, ...waists.map((w) => w.diameter));
+  const inner = first === last ? 0 : extremes(outline, first.x1, last.x0).smallest.diameter;
+  // a point is an end, whatever begins there
+  const places = [inner, ...waists.map((w) => w.diameter)].filter((d) => d > SEEN);
+  return places.length > 0 ? Math.min(...places) : widestOf(outline).diameter;
 }
 
 /** Points along the edge whose chords stray by at most `chordError` from it; a step is two points. mm */

@@ -31,6 +31,8 @@ import { AccessStore } from './accessStore.js';
 
 /** Tries a minute from one address: enough for a tired person, too few for guessing. */
 export const SIGN_IN_LIMIT = { default: { limit: 10, ttl: 60_000 } };
+/** Questions a minute from one address that anybody may ask: a shop full of tablets asks less. */
+const ASKED_LIMIT = { default: { limit: 1_200, ttl: 60_000 } };
 
 @ApiTags('access')
 @Controller('session')
@@ -42,6 +44,8 @@ export class SessionController {
   ) {}
 
   @Get()
+  @UseGuards(ThrottlerGuard)
+  @Throttle(ASKED_LIMIT)
   @ApiOkResponse({ type: SessionView })
   show(@Req() request: Request): Promise<SessionView> {
     return this.view(request);

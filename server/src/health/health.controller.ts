@@ -1,5 +1,6 @@
-import { Controller, Get, ServiceUnavailableException } from '@nestjs/common';
+import { Controller, Get, ServiceUnavailableException, UseGuards } from '@nestjs/common';
 import { ApiOkResponse, ApiProperty, ApiTags } from '@nestjs/swagger';
+import { Throttle, ThrottlerGuard } from '@nestjs/throttler';
 import { DataSource } from 'typeorm';
 import { clockBehind } from '../database/clockBehind.js';
 import { MIGRATIONS } from '../database/ownerDataSource.js';
@@ -18,6 +19,8 @@ export class HealthController {
 
   /** ok when the database answers and has every migration. */
   @Get()
+  @UseGuards(ThrottlerGuard)
+  @Throttle({ default: { limit: 1_200, ttl: 60_000 } })
   @ApiOkResponse({ type: HealthView })
   async show(): Promise<HealthView> {
     const migrations = await this.migrations();
