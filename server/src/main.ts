@@ -4,6 +4,7 @@ import { NestFactory } from '@nestjs/core';
 import { DataSource } from 'typeorm';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { AppModule } from './app.module.js';
+import { Notices } from './batch/notices.js';
 import { configure } from './configure.js';
 import { settingsFromEnvironment } from './database/settings.js';
 import { clockBehind } from './database/clockBehind.js';
@@ -33,6 +34,7 @@ async function stop(): Promise<void> {
   if (stopping) return;
   stopping = true;
   setTimeout(() => process.exit(1), GONE_WITHIN).unref();
+  app.get(Notices).endAll();
   const all = await drain.end(DRAIN_WITHIN);
   if (!all) console.error('compas: not everybody was answered before the server stopped.');
   await app.close();

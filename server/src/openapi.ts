@@ -21,6 +21,7 @@ const settings: Settings = {
   hosts: [],
   proxies: [],
   threads: 0,
+  beat: 0,
 };
 const app = await NestFactory.create<NestExpressApplication>(AppModule.with(settings), {
   preview: true,

@@ -18,6 +18,8 @@ import { PieceSummaries } from './pieceSummaries.js';
 import { PiecesUnderWay } from './piecesUnderWay.js';
 import { SparesService } from './spares.service.js';
 import { SnapshotController } from './snapshot.controller.js';
+import { StreamController } from './stream.controller.js';
+import { Notices } from './notices.js';
 
 @Module({
   imports: [
@@ -28,11 +30,12 @@ import { SnapshotController } from './snapshot.controller.js';
     WorkshopModule,
     HardwareModule,
   ],
-  controllers: [AsideController, BatchController, SnapshotController],
+  controllers: [AsideController, BatchController, SnapshotController, StreamController],
   providers: [
     AsideStore,
     BatchService,
     EventStore,
+    Notices,
     OrderLines,
     PieceSummaries,
     PiecesUnderWay,

@@ -37,6 +37,7 @@ import type {
 } from './batch.dto.js';
 import { BatchEntity } from './batch.entity.js';
 import { EventStore } from './eventStore.js';
+import { Notices } from './notices.js';
 import { OrderLines } from './orderLines.js';
 import { PieceSummaries } from './pieceSummaries.js';
 import { keptPlan } from './refill.js';
@@ -116,6 +117,7 @@ export class BatchService {
     private readonly lines: OrderLines,
     private readonly rows: SharedRows,
     private readonly computing: Computing,
+    private readonly notices: Notices,
   ) {}
 
   /** A page of batches by key, so that one that is made or put away meanwhile shifts none. */
@@ -237,6 +239,7 @@ export class BatchService {
     );
     await this.underWay.reopen(id, version, again);
     await this.summaries.refresh(manager, id, kept.summary.steps);
+    await this.notices.tell(manager, workshopId, id);
     return this.show(id);
   }
 

@@ -5,6 +5,7 @@ import { WorkshopTransaction } from '../database/workshopTransaction.js';
 import { Problem } from '../edge/problem.js';
 import { AsideStore, type Aside } from './asideStore.js';
 import { readEvent, type EventPageView, type SetAsideView, type StoredEventsView } from './event.dto.js';
+import { Notices } from './notices.js';
 import { EVENT_COLUMNS, PieceSummaries } from './pieceSummaries.js';
 
 /** With the instant at which it was recorded by the server's clock. */
@@ -50,6 +51,7 @@ export class EventStore {
     private readonly summaries: PieceSummaries,
     private readonly recorders: Recorders,
     private readonly aside: AsideStore,
+    private readonly notices: Notices,
   ) {}
 
   /**
@@ -167,6 +169,7 @@ export class EventStore {
     );
     if (!recorded) throw Problem.notFound('batch');
     const { pieces, steps, events: ofPieces } = recorded;
+    if (pieces) await this.notices.tell(manager, acting.workshopId, batchId);
     // what is done to a blank is done to all pieces in it, and parts wait for each other: their events did not come along
     if (pieces && dependOnOthers(steps)) await this.summaries.refresh(manager, batchId, steps);
     else if (pieces) await this.summaries.keepAlone(manager, batchId, steps, pieces, ofPieces ?? []);

@@ -5,6 +5,7 @@ import { WorkshopTransaction } from '../database/workshopTransaction.js';
 import { Problem } from '../edge/problem.js';
 import type { SparesDto } from './batch.dto.js';
 import { BatchEntity } from './batch.entity.js';
+import { Notices } from './notices.js';
 import { PieceSummaries } from './pieceSummaries.js';
 import { PlanVersionEntity } from './planVersion.entity.js';
 import { keptPlan } from './refill.js';
@@ -19,6 +20,7 @@ export class SparesService {
     private readonly transaction: WorkshopTransaction,
     private readonly summaries: PieceSummaries,
     private readonly rows: SharedRows,
+    private readonly notices: Notices,
   ) {}
 
   async add(id: string, { partId, count }: SparesDto): Promise<void> {
@@ -52,5 +54,6 @@ export class SparesService {
       version: batch.planVersion,
     });
     await this.summaries.refresh(manager, id, keptPlan(snapshot).summary.steps);
+    await this.notices.tell(manager, workshopId, id);
   }
 }

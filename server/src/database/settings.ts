@@ -20,6 +20,8 @@ export interface Settings {
   hosts: string[];
   /** threads that work out what takes longer than a moment; with none it is done where it is asked for */
   threads: number;
+  /** a stream says so often that it is still there, ms */
+  beat: number;
   /** addresses of proxies in front of it, whose word is taken for where a request comes from */
   proxies: string[];
 }
@@ -74,6 +76,7 @@ export function settingsFromEnvironment(): Settings {
     signUp: signUpOf(process.env['COMPAS_SIGNUP']),
     hosts: listed(process.env['COMPAS_HOSTS']),
     proxies,
+    beat: 20_000,
     threads: threadsOf(process.env['COMPAS_THREADS']),
   };
 }

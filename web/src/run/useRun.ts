@@ -20,6 +20,7 @@ import { asideOf, ownerOf, queued, sentOf, takeUp, waitingOf, type AsideEvent } 
 import { useNow } from '../ui/useNow.js';
 import { heard, recordHere } from './recordHere.js';
 import { recordFindings } from './recordFindings.js';
+import { useStream } from './useStream.js';
 
 export interface Run {
   batch: BatchDetail | undefined;
@@ -47,12 +48,16 @@ export interface Run {
 const RETRY_MS = 5_000;
 /** Tablets on one batch follow each other so, ms. */
 const FOLLOW_MS = 2_000;
+/** While the server tells what is new, it is looked for so often all the same, ms. */
+const TOLD_MS = 10_000;
 /** What was heard of the server longer ago may be old, ms. */
 const MAY_BE_OLD = 15_000;
 
 /** A batch at the lathe: what the server knows and what this device has recorded since. */
 export function useRun(id: string): Run {
   const client = useQueryClient();
+  const told = useCallback(() => void client.invalidateQueries({ queryKey: ['run', id] }), [client, id]);
+  const live = useStream(id, told);
   const query = useQuery({
     queryKey: ['run', id],
     queryFn: () =>
@@ -63,7 +68,7 @@ export function useRun(id: string): Run {
     networkMode: 'always',
     retry: false,
     structuralSharing: false,
-    refetchInterval: ({ state }) => (state.error ? RETRY_MS : FOLLOW_MS),
+    refetchInterval: ({ state }) => (state.error ? RETRY_MS : live ? TOLD_MS : FOLLOW_MS),
   });
   const batch = query.data?.batch;
   const now = useNow(RETRY_MS);
