@@ -5,6 +5,7 @@ import { useNavigate } from 'react-router';
 import { signOut } from '../api/session.js';
 import { useChange } from '../api/useChange.js';
 import { forgetBatches } from '../run/life.js';
+import { signedOut } from '../run/recorder.js';
 import { unsentQuery } from '../run/useSender.js';
 import { Trouble } from '../ui/Trouble.js';
 import { unsentWords } from './unsentWords.js';
@@ -17,6 +18,7 @@ export function Leave({ name }: { name: string }) {
   const leave = useChange(async () => {
     await signOut();
     await forgetBatches().catch(() => undefined);
+    await signedOut().catch(() => undefined);
   }, 'session');
   const go = () => leave.mutate(undefined, { onSuccess: () => void navigate('/sign-in') });
   return (

@@ -1,9 +1,9 @@
 import { minutesInWords } from '@compas/core';
-import { Link } from 'react-router';
 import { clockOffset, serverNow } from '../api/clock.js';
 import { hourHere } from '../ui/clock.js';
 import type { Sent } from './eventQueue.js';
 import type { AsideEvent } from './keptEvents.js';
+import { SignInHere } from './SignInHere.js';
 
 /** Whether what is recorded has reached the server, and whether the screen stays on. */
 export function Connection({
@@ -14,12 +14,14 @@ export function Connection({
   onSendAgain,
   asOf,
   owner,
+  onSignedIn,
 }: {
   connection: Sent;
   pending: number;
   awake: boolean;
   aside: readonly AsideEvent[];
   onSendAgain: () => void;
+  onSignedIn: () => void;
   /** since when the server was not heard, where that is long, ms */
   asOf: number | null;
   /** workshop that the queue belongs to */
@@ -32,7 +34,7 @@ export function Connection({
       {connection === 'signed out' && (
         <>
           {' '}
-          <Link to={`/sign-in?from=${encodeURIComponent(location.pathname)}`}>Sign in</Link>
+          <SignInHere onSignedIn={onSignedIn} />
         </>
       )}
       {aside.length > 0 && (

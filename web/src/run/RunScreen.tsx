@@ -172,6 +172,7 @@ function Running({ run, batch, tablet }: RunningProps) {
           awake={awake}
           aside={run.aside}
           onSendAgain={run.sendAgain}
+          onSignedIn={run.sendNow}
           asOf={run.asOf}
           owner={run.owner}
         />

@@ -29,7 +29,9 @@ export function Settle({ readings, part, record }: SettleProps) {
               })
             }
           >
-            <Length mm={reading.mm} /> by {reading.who ?? deviceName(reading.device)}
+            <span>
+              <Length mm={reading.mm} /> by {reading.who ?? deviceName(reading.device)}
+            </span>
           </button>
         ))}
       </div>

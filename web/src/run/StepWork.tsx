@@ -127,6 +127,7 @@ export function StepWork(props: StepWorkProps) {
             </p>
           )}
           {props.elsewhere !== null && !closed && <p className="run-caution">▲ {props.elsewhere}</p>}
+          <Settle readings={own} part={part} record={keep} />
           {state.rejected && <p className="run-caution">■ Rejected: {state.rejected.cause}</p>}
           {held && !closed && (
             <Holding
@@ -165,7 +166,6 @@ export function StepWork(props: StepWorkProps) {
             </>
           )}
           {!closed && <Mend {...props} record={keep} own={own} mending={mending} setMending={setMending} />}
-          <Settle readings={own} part={part} record={keep} />
           <Notes state={state} step={step} />
           <ReadingList readings={own} part={part} step={step} record={keep} />
           {props.findings.length > 0 && <Findings findings={props.findings} empty="" />}

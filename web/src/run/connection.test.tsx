@@ -1,5 +1,5 @@
-import { screen } from '@testing-library/react';
-import { shownInApp } from '../../test/inApp.js';
+import { screen, waitFor } from '@testing-library/react';
+import { answering, shownInApp } from '../../test/inApp.js';
 import { hear } from '../api/clock.js';
 import { Connection } from './Connection.js';
 import type { Sent } from './eventQueue.js';
@@ -16,10 +16,16 @@ const event: AsideEvent['event'] = {
 };
 const shown = (connection: Sent, pending: number, aside: AsideEvent[] = []) => {
   const onSendAgain = jest.fn();
+  const onSignedIn = jest.fn();
   const app = shownInApp(
-    <Connection {...{ connection, pending, aside, onSendAgain }} awake asOf={null} owner={null} />,
+    <Connection
+      {...{ connection, pending, aside, onSendAgain, onSignedIn }}
+      awake
+      asOf={null}
+      owner={null}
+    />,
   );
-  return { ...app, onSendAgain, words: () => screen.getByRole('status').textContent };
+  return { ...app, onSendAgain, onSignedIn, words: () => screen.getByRole('status').textContent };
 };
 
 describe('whether what is recorded is saved', () => {
@@ -27,7 +33,7 @@ describe('whether what is recorded is saved', () => {
     ['all sent', 0, '● all saved'],
     ['all sent', 2, '○ saving 2'],
     ['no connection', 3, '○ no connection, 3 kept here'],
-    ['signed out', 1, '▲ signed out, 1 kept here. Sign in'],
+    ['signed out', 1, '▲ signed out, 1 kept here. Sign inE-mail addressPasswordGo on here'],
     ['refused', 1, '▲ the server refused, 1 kept here'],
   ])('%s with %i waiting is said in words', (connection, pending, words) =>
     expect(shown(connection, pending).words()).toBe(words),
@@ -37,7 +43,13 @@ describe('whether what is recorded is saved', () => {
     const at = Date.now() - 60_000;
     const said = (connection: Sent, pending: number, asOf: number | null, owner: string | null = null) => {
       const { unmount } = shownInApp(
-        <Connection {...{ connection, pending, asOf, owner }} aside={[]} onSendAgain={jest.fn()} awake />,
+        <Connection
+          {...{ connection, pending, asOf, owner }}
+          aside={[]}
+          onSendAgain={jest.fn()}
+          onSignedIn={jest.fn()}
+          awake
+        />,
       );
       const words = screen.getByRole('status').textContent;
       unmount();
@@ -50,6 +62,30 @@ describe('whether what is recorded is saved', () => {
     expect(said('refused', 2, null, 'Mill Yard')).toBe(
       '▲ the server refused, 2 kept here for Mill Yard: sign in there.',
     );
+  });
+
+  it('asks for the password where the sign-in ran out, says why it is not taken, and goes on there', async () => {
+    let right = false;
+    const asked = answering({
+      'POST /api/session': () =>
+        right
+          ? { body: { userId: 'u' } }
+          : {
+              status: 401,
+              body: { type: 'x', title: 'x', status: 401, detail: 'That is not the password.' },
+            },
+    });
+    const { user, onSignedIn } = shown('signed out', 2);
+    await user.click(screen.getByText('Sign in'));
+    await user.type(screen.getByLabelText('E-mail address'), 'maren@shop.example');
+    await user.type(screen.getByLabelText('Password'), 'wrong');
+    await user.click(screen.getByRole('button', { name: 'Go on here' }));
+    expect((await screen.findByRole('alert')).textContent).toContain('That is not the password.');
+    expect(onSignedIn).not.toHaveBeenCalled();
+    right = true;
+    await user.click(screen.getByRole('button', { name: 'Go on here' }));
+    await waitFor(() => expect(onSignedIn).toHaveBeenCalledTimes(1));
+    expect(asked.at(-1)?.body).toEqual({ email: 'maren@shop.example', password: 'wrong' });
   });
 
   it('says when the clock of this device is off by more than two minutes', () => {

@@ -7,7 +7,7 @@ import { newRecorder, type Session } from '../api/session.js';
 import { belongsTo, enqueue, forgetOld, letGo, queued, queues, sentOf } from './keptEvents.js';
 import { knowLife } from './life.js';
 import { asOneSender } from './oneSender.js';
-import { haveRecorder, recorderOf, secretsOf } from './recorder.js';
+import { haveRecorder, recorderOf, secretsOf, signedOut } from './recorder.js';
 import { recordHere } from './recordHere.js';
 
 jest.mock('../api/session.js', () => ({ newRecorder: jest.fn() }));
@@ -101,7 +101,6 @@ describe('who recorded something', () => {
     const [maren, tobi] = [await recorderOf(session('maren')), await recorderOf(session('tobi'))];
     expect(maren).toBeDefined();
     expect(tobi).not.toBe(maren);
-    expect(await recorderOf(undefined)).toBeUndefined();
     expect(asked()).toBeLessThanOrEqual(3);
     // what Maren recorded is hers, whoever is signed in when it is sent
     const recorded = await recordHere(
@@ -111,6 +110,17 @@ describe('who recorded something', () => {
     expect(recorded).toMatchObject([{ recorder: maren }]);
     expect((await queues()).find((q) => q.batchId === batch)?.owner?.workshop).toBe('The Long Shed');
     expect((await secretsOf(new Set([maren!]))).map((r) => r.id)).toEqual([maren]);
+  });
+
+  it('is still theirs when their sign-in runs out at the lathe, until they sign out', async () => {
+    await haveRecorder(session('tobi'));
+    await haveRecorder(session('maren'));
+    const maren = await recorderOf(session('maren'));
+    const ranOut = { ...session('maren'), userId: null, workshopId: null } as Session;
+    expect(await recorderOf(ranOut)).toBe(maren);
+    expect(await recorderOf(undefined)).toBe(maren);
+    await signedOut();
+    expect(await recorderOf(ranOut)).toBeUndefined();
   });
 
   it('is nobody’s word where the device has nothing of them', async () => {

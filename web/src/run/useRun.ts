@@ -34,6 +34,8 @@ export interface Run {
   connection: Sent;
   /** events that the server could not read; they stay on this device */
   aside: readonly AsideEvent[];
+  /** sends what waits, without waiting for the next round */
+  sendNow: () => void;
   /** sends what was put aside once more */
   sendAgain: () => void;
   record: (piece: number, ...bodies: RunEventBody[]) => Promise<void>;
@@ -134,6 +136,7 @@ export function useRun(id: string): Run {
     };
   }, [refresh, send]);
 
+  const sendNow = useCallback(() => void send(), [send]);
   const sendAgain = useCallback(() => {
     void takeUp(id).then(refresh).then(send);
   }, [id, refresh, send]);
@@ -186,6 +189,7 @@ export function useRun(id: string): Run {
     connection,
     aside,
     sendAgain,
+    sendNow,
     record,
     device,
     asOf: seenAt !== null && now - seenAt > MAY_BE_OLD ? seenAt : null,

@@ -53,11 +53,15 @@ export function AsideRecords() {
         </tbody>
       </table>
       <Trouble error={giveUp.error} />
-      <Button
-        onClick={() => download('records put aside.json', 'application/json', JSON.stringify(data, null, 2))}
-      >
-        Take them out as a file
-      </Button>
+      <div>
+        <Button
+          onClick={() =>
+            download('records put aside.json', 'application/json', JSON.stringify(data, null, 2))
+          }
+        >
+          Take them out as a file
+        </Button>
+      </div>
     </>
   );
 }
