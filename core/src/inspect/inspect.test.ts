@@ -50,7 +50,13 @@ describe('trend', () => {
 
   it('gives the slope of a straight drift exactly and finds none in a constant', () => {
     expect(trendOf([10, 10.03, 10.06, 10.09, 10.12], [1, 2, 3, 4, 5]).slope).toBeCloseTo(0.03, 9);
-    expect(trendOf([5, 5, 5, 5, 5, 5], [1, 2, 3, 4, 5, 6])).toMatchObject({ slope: 0, drifts: false });
+    expect(trendOf([5, 5, 5, 5, 5, 5], [1, 2, 3, 4, 5, 6])).toMatchObject({
+      slope: 0,
+      drifts: false,
+      told: true,
+    });
+    // of four nobody can say that they are steady either
+    expect(trendOf([5, 5, 5, 5], [1, 2, 3, 4])).toMatchObject({ drifts: false, told: false });
   });
 
   it('turns round with the order of making', () => {

@@ -7,6 +7,8 @@ export interface Trend {
   /** two-sided significance of the Mann–Kendall test */
   p: number;
   drifts: boolean;
+  /** there are enough readings to tell either way */
+  told: boolean;
 }
 
 /** Below this many readings no trend can be told from chance. */
@@ -40,6 +42,7 @@ export function trendOf(values: readonly number[], at: readonly number[]): Trend
     slope: slopes.length === 0 ? 0 : median(slopes),
     p,
     drifts: n >= LEAST_READINGS && p < SIGNIFICANT,
+    told: n >= LEAST_READINGS,
   };
 }
 

@@ -15,4 +15,4 @@ export {
   TONE_NAMES,
 } from './material.js';
 export { materialById, MATERIALS, materialsOf } from './materials.js';
-export { equilibriumMoisture, shrinkageOf, shrinkFactor } from './moisture.js';
+export { equilibriumMoisture, humidityFor, shrinkageOf, shrinkFactor } from './moisture.js';

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import {
   corrected,
   equilibriumMoisture,
+  humidityFor,
   MATERIALS,
   materialById,
   materialsOf,
@@ -59,6 +60,21 @@ describe('moisture', () => {
         expect(equilibriumMoisture(t, h + 1)).toBeGreaterThan(equilibriumMoisture(t, h));
       }),
     );
+  });
+
+  it('of a wanted moisture is the humidity that leaves it, and none where no air does', () => {
+    // of the same table the other way round
+    expect(humidityFor(21.1, 20.5)).toBeCloseTo(90, 0);
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 40, noNaN: true }),
+        fc.double({ min: 2, max: 98, noNaN: true }),
+        (t, h) => expect(humidityFor(t, equilibriumMoisture(t, h))).toBeCloseTo(h, 1),
+      ),
+    );
+    expect(humidityFor(20, 60)).toBeNull();
+    expect(humidityFor(20, -1)).toBeNull();
+    expect(humidityFor(20, NaN)).toBeNull();
   });
 
   it('shrinks in proportion below fibre saturation and not above', () => {

@@ -22,6 +22,27 @@ export function equilibriumMoisture(temperature: number, humidity: number): numb
   return (1800 / w) * (kh / (1 - kh) + hydrates);
 }
 
+/** Air is known no better, %. */
+const HUMIDITY_STEP = 0.01;
+
+/**
+ * Relative humidity in which wood comes to a wanted moisture: the inverse of `equilibriumMoisture`, which rises with it, found
+ * by halving.
+ * @param temperature °C
+ * @param moisture % of dry weight
+ * @returns %, or null where no air leaves so much
+ */
+export function humidityFor(temperature: number, moisture: number): number | null {
+  if (!(moisture >= 0) || moisture > equilibriumMoisture(temperature, 100)) return null;
+  let [low, high] = [0, 100];
+  while (high - low > HUMIDITY_STEP) {
+    const middle = (low + high) / 2;
+    if (equilibriumMoisture(temperature, middle) < moisture) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
+}
+
 /**
  * How much smaller a size is at one moisture than at another, as a factor: shrinkage is linear from
  * fibre saturation to oven-dry (Wood Handbook, chapter 4).

@@ -1,6 +1,14 @@
 import fc from 'fast-check';
 import { dim } from '../measure/index.js';
-import { chain, checkPattern, leastCrossWall, STARTING_FORMS, type CrossHole, type Hole } from './index.js';
+import {
+  chain,
+  checkPattern,
+  leastCrossWall,
+  radiusAt,
+  STARTING_FORMS,
+  type CrossHole,
+  type Hole,
+} from './index.js';
 
 const rod = chain([{ kind: 'cylinder', id: 'c', length: dim(100) }], 30);
 const cross = (id: string, at: number, diameter: number, more: Partial<CrossHole> = {}): CrossHole => ({
@@ -25,6 +33,64 @@ const axial = (depth: number, diameter: number): Hole => ({
 describe('wood at cross holes', () => {
   it('beside a through hole stays the radius less half the hole', () => {
     expect(leastCrossWall(rod, [], [cross('a', 50, 12)])?.wall).toBeCloseTo(9, 9);
+  });
+
+  const groove = (at: number, width: number, deep: number) =>
+    chain(
+      [
+        { kind: 'cylinder', id: 'a', length: dim(at) },
+        { kind: 'v-groove', id: 'v', length: dim(width), depth: dim(deep) },
+        { kind: 'cylinder', id: 'b', length: dim(60) },
+      ] as never,
+      14,
+    );
+
+  it('beside a groove in its width is what is left to the bottom of that, by hand: √(1.5² + 2.4²) − 3', () => {
+    const wall = leastCrossWall(groove(40.5, 2, 4.6), [], [cross('a', 40, 6)])?.wall;
+    expect(wall).toBeCloseTo(Math.hypot(1.5, 2.4) - 3, 9);
+    // a groove that lies beyond its width takes less away, and one far away nothing
+    expect(leastCrossWall(groove(44, 2, 4.6), [], [cross('a', 40, 6)])?.wall).toBeCloseTo(
+      Math.min(4, Math.hypot(5, 2.4) - 3),
+      9,
+    );
+    expect(leastCrossWall(groove(60, 2, 4.6), [], [cross('a', 40, 6)])?.wall).toBeCloseTo(4, 9);
+  });
+
+  it('beside and under it is what points of the outline say, tried one by one', () => {
+    const sizes = fc.record({
+      at: fc.double({ min: 20, max: 80, noNaN: true }),
+      diameter: fc.double({ min: 1, max: 10, noNaN: true }),
+      crown: fc.double({ min: 20, max: 40, noNaN: true }),
+      bottom: fc.double({ min: 8, max: 19, noNaN: true }),
+      depth: fc.double({ min: 8, max: 30, noNaN: true }),
+    });
+    fc.assert(
+      fc.property(sizes, ({ at, diameter, crown, bottom, depth }) => {
+        const outline = chain(
+          [
+            { kind: 'cylinder', id: 'a', length: dim(30) },
+            { kind: 'bead', id: 'b', length: dim(20), crown: dim(crown) },
+            { kind: 'cove', id: 'c', length: dim(20), bottom: dim(bottom) },
+            { kind: 'cylinder', id: 'd', length: dim(30) },
+          ],
+          20,
+        );
+        const hole = cross('a', at, diameter, { through: false, depth: dim(depth) });
+        const found = leastCrossWall(outline, [], [hole])!;
+        const [radius, end] = [diameter / 2, radiusAt(outline, at) - depth];
+        let least = Math.min(at - radius, 100 - at - radius);
+        for (let i = 0; i <= 4_000; i++) {
+          const x = i / 40;
+          const r = radiusAt(outline, x);
+          least = Math.min(least, Math.hypot(x - at, r) - radius);
+          if (end <= -radiusAt(outline, at)) continue;
+          const aside = Math.max(0, Math.abs(x - at) - radius);
+          least = Math.min(least, aside === 0 ? r + end : Math.hypot(aside, Math.max(0, r + end)));
+        }
+        expect(found.wall).toBeLessThanOrEqual(least + 1e-6);
+        expect(found.wall).toBeGreaterThan(least - 0.06);
+      }),
+    );
   });
 
   it('near an end the end is what is left', () => {

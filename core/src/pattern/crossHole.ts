@@ -2,7 +2,8 @@ import { len } from '../measure/index.js';
 import { holeBoundary } from './hole.js';
 import type { Outline } from './outline.js';
 import type { CrossHole, Hole } from './pattern.js';
-import { radiusAt } from './radius.js';
+import { extremes, radiusAt } from './radius.js';
+import { distanceBetween, distanceTo } from './wall.js';
 
 /** A cross hole where it lies in the part: station, radius, and how deep it goes as heights above the axis. */
 export interface Bore {
@@ -47,8 +48,12 @@ export interface CrossWall {
 }
 
 /**
- * Least wood at the cross holes of a part: to the ends, beside the hole (radius less half the hole),
- * under a blind one, to the axial holes and to each other. Below zero they meet. Null without any.
+ * Least wood at the cross holes of a part: to the ends, beside the hole, under a blind one, to the axial holes and to each
+ * other. Below zero they meet. Null without any.
+ *
+ * Beside it the wood is least in the plane through the axis square to the hole: there the hole is a circle, and the outside
+ * its outline, so that what is left is the outline's distance from the centre less the radius. Under a blind one it is the
+ * outline's distance from its flat bottom in the plane of both axes.
  *
  * An axial and a cross hole are nearest to each other in the plane of the two axes, where the one is
  * its boundary and the other a rectangle. Two cross holes are taken as rods round the segments of
@@ -68,11 +73,18 @@ export function leastCrossWall(
   return walls.reduce<CrossWall | null>((least, w) => (!least || w.wall < least.wall ? w : least), null);
 }
 
+/** Wood between the flat bottom of a blind hole and the outside behind it: below zero by how much it breaks out. */
+function wallUnder({ x, radius, end }: Bore, outline: Outline): number {
+  const [x0, x1] = [Math.max(0, x - radius), Math.min(outline.length, x + radius)];
+  const thinnest = extremes(outline, x0, x1).smallest.diameter / 2 + end;
+  if (thinnest <= 0) return thinnest;
+  return distanceBetween(outline, { elementId: '', x0, r0: -end, x1, r1: -end, bulge: 0 });
+}
+
 function toOutside(bore: Bore, outline: Outline): CrossWall[] {
   const { x, radius, id: holeId } = bore;
-  const beside = Math.min(radiusAt(outline, x - radius), bore.mouth, radiusAt(outline, x + radius));
-  const walls = [x - radius, outline.length - x - radius, beside - radius];
-  if (bore.end > -bore.mouth) walls.push(bore.end + bore.mouth);
+  const walls = [x - radius, outline.length - x - radius, distanceTo(outline, x, 0) - radius];
+  if (bore.end > -bore.mouth) walls.push(wallUnder(bore, outline));
   return walls.map((wall) => ({ wall, x, holeId }));
 }
 

@@ -72,6 +72,14 @@ function smallestRadiusAt({ segments }: Outline, x: number): number {
   return radius;
 }
 
+/** Shortest distance from a point of the half plane to an outline, mm; below the axis r is negative. */
+export const distanceTo = ({ segments }: Pick<Outline, 'segments'>, x: number, r: number): number =>
+  Math.min(...segments.map((edge) => toSegment(edge, x, r).distance));
+
+/** Shortest distance between a straight line of the half plane and an outline, mm. */
+export const distanceBetween = ({ segments }: Pick<Outline, 'segments'>, line: Segment): number =>
+  Math.min(...segments.map((edge) => nearest(line, edge).distance));
+
 interface Near {
   distance: number;
   /** position on the outside */

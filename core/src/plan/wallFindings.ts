@@ -26,7 +26,10 @@ export function wallFindings(part: Part, { crossWall, bores = [], holes }: PartD
     {
       ...base,
       severity: 'warn',
-      what: `Only ${len(Math.max(0, wall))} of wood stays at the ${name(holeId)}${otherId === undefined ? '' : `, towards the ${name(otherId)}`}.`,
+      what:
+        wall < 0
+          ? `The ${name(holeId)} breaks out: it reaches ${len(-wall)} beyond the wood.`
+          : `Only ${len(wall)} of wood stays at the ${name(holeId)}${otherId === undefined ? '' : `, towards the ${name(otherId)}`}.`,
       why: `Less than ${len(THIN)} breaks out when it is drilled or in use.`,
       remedy: 'Move the hole inwards, take a smaller bit, or leave the wood thicker there.',
     },

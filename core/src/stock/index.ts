@@ -85,4 +85,4 @@ export {
 export { stockProblems } from './stockProblems.js';
 export { type DryingBundle, forecastOf } from './drying/bundle.js';
 export { cutFigures } from './cutting/cutFigures.js';
-export { airFigure, dryingFigures } from './drying/dryingFigures.js';
+export { airFigure, dryingFigures, humidityFigure } from './drying/dryingFigures.js';

@@ -1,4 +1,4 @@
-import { airFigure } from '@compas/core';
+import { airFigure, humidityFigure } from '@compas/core';
 import { useQuery } from '@tanstack/react-query';
 import { Button, InputNumber } from 'antd';
 import { useState } from 'react';
@@ -8,11 +8,15 @@ import { Trouble } from '../ui/Trouble.js';
 import { editedWorkshop, useWorkshopSave } from '../workshop/useWorkshopSave.js';
 import { useShopHabits } from './useShopHabits.js';
 
+/** What is turned for a heated room, %. */
+const USUAL_WANTED = 8;
+
 /** The air of the workshop and the moisture that it leaves in wood; tried out here, and kept when it is right. */
 export function AirPanel() {
   const workshop = useQuery(workshopQuery);
   const habits = useShopHabits();
   const [tried, setTried] = useState<{ temperature: number; humidity: number } | null>(null);
+  const [wanted, setWanted] = useState(USUAL_WANTED);
   const save = useWorkshopSave();
   if (!workshop.data || !habits) return null;
   const base = editedWorkshop(workshop.data);
@@ -44,6 +48,18 @@ export function AirPanel() {
           />
         </label>
       </div>
+      <label className="fields">
+        Wood is wanted at, %
+        <InputNumber
+          aria-label="Wanted moisture"
+          value={wanted}
+          min={2}
+          max={25}
+          step={0.5}
+          onChange={(v) => v !== null && setWanted(v)}
+        />
+      </label>
+      <Figures figures={[humidityFigure(air.temperature, wanted) ?? []].flat()} />
       <Trouble error={save.error} />
       {tried && (
         <Button

@@ -23,7 +23,11 @@ export default function StationChart({
         <b>{station.label}</b>{' '}
         <span className="soft">
           {formatLength(station.finished, units)} ± {formatLength(station.tolerance, units)}
-          {trend.drifts ? `, drifts ${formatFine(trend.slope, units)} a piece` : ', steady'}
+          {trend.drifts
+            ? `, drifts ${formatFine(trend.slope, units)} a piece`
+            : trend.told
+              ? ', steady'
+              : ', too few readings to tell a drift'}
         </span>
       </figcaption>
       <Chart option={option} label={`Readings of ${station.label} from piece to piece`} size="low" />

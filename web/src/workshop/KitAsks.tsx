@@ -5,6 +5,7 @@ import {
   materialsOf,
   pickBit,
   threadOf,
+  type Thread,
   type FittingWay,
   type Kit,
   type Workshop,
@@ -93,11 +94,15 @@ export function KitAsks({ kit, workshop }: { kit: Kit; workshop: Workshop }) {
         {needs.glue && <li>Glue: {needs.glue}.</li>}
         {thread && (
           <li className="soft">
-            {thread.name}: outside <Length mm={thread.outside} />, pitch <Length mm={thread.pitch} />, pitch
-            diameter <Length mm={thread.pitchDiameter} />, root <Length mm={thread.root} />.
+            {thread.name}: outside <Length mm={thread.outside} />, {pitchWords(thread)}, pitch diameter{' '}
+            <Length mm={thread.pitchDiameter} />, root <Length mm={thread.root} />.
           </li>
         )}
       </ul>
     </section>
   );
 }
+
+/** A pitch is named, not measured: it is not rounded like a length. */
+const pitchWords = ({ pitch, perInch }: Thread): string =>
+  perInch === null ? `pitch ${pitch} mm` : `${perInch} threads to the inch`;

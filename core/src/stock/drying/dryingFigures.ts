@@ -1,4 +1,4 @@
-import { equilibriumMoisture } from '../../material/index.js';
+import { equilibriumMoisture, humidityFor } from '../../material/index.js';
 import type { Figure } from '../../measure/index.js';
 import type { Air } from '../../workshop/index.js';
 import { moistureOn, type DryingForecast } from './dryingCurve.js';
@@ -18,6 +18,27 @@ export const airFigure = (air: Air): Figure => ({
     ],
   },
 });
+
+/** Humidity that leaves a wanted moisture at a temperature, with its working; null where no air does. */
+export function humidityFigure(temperature: number, moisture: number): Figure | null {
+  const value = humidityFor(temperature, moisture);
+  return value === null
+    ? null
+    : {
+        id: 'dry.humidity',
+        label: `For ${moisture} % keep the air at`,
+        value: Math.round(value),
+        unit: '%',
+        working: {
+          rule: 'The relative humidity whose air leaves that moisture (the same equation, the other way round).',
+          source: 'Wood Handbook coefficients for °C',
+          inputs: [
+            { label: 'temperature, °C', value: temperature },
+            { label: 'wanted moisture', value: moisture, unit: '%' },
+          ],
+        },
+      };
+}
 
 /** What the weights of a bundle say on a day after the first weighing. */
 export function dryingFigures(forecast: DryingForecast, days: number): Figure[] {
