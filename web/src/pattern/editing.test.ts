@@ -63,6 +63,17 @@ describe('editing', () => {
     }
   });
 
+  it('a ball comes to a point at the end of a piece, and goes on amid it', () => {
+    const endOf = (after: string | null) => {
+      const { body } = insertElement(stopper(), HERE, 'sphere', after);
+      const ball = body.parts[0].turnings[0].elements.find((e) => e.id === 'e101');
+      return ball && 'endDiameter' in ball ? ball.endDiameter?.mm : undefined;
+    };
+    const last = stopper().parts[0].turnings[0].elements.at(-1)!.id;
+    expect(endOf(last)).toBe(0);
+    expect(endOf('e1')).toBeGreaterThan(3);
+  });
+
   it('moves an element over its neighbour, and not over the end', () => {
     expect(ids(moveElement(stopper(), HERE, 'e3', -1))).toEqual(['e1', 'e3', 'e2', 'e4', 'e5']);
     expect(ids(moveElement(stopper(), HERE, 'e1', -1))).toEqual(ids(stopper()));

@@ -98,10 +98,17 @@ export function insertElement(
   const id = ids.next();
   const turning = turningAt(body, spot);
   const span = outlineOf(turning).spans.find((s) => s.element.id === afterId);
-  const diameter = span?.endDiameter ?? turning.startDiameter.mm;
-  const element = newElement(kind, id, Math.max(4, diameter));
+  const diameter = Math.max(4, span?.endDiameter ?? turning.startDiameter.mm);
+  const fresh = newElement(kind, id, diameter);
+  const element = turning.elements.at(-1)?.id === afterId ? fresh : goingOn(fresh, diameter);
   return { body: ids.done(changeElements(body, spot, (all) => inserted(all, afterId, [element]))), id };
 }
+
+/** What comes to a point at the end of a piece goes on as thick as it began amid it: it would cut it in two. */
+const goingOn = (element: Element, diameter: number): Element =>
+  'endDiameter' in element && element.endDiameter?.mm === 0
+    ? { ...element, endDiameter: dim(diameter) }
+    : element;
 
 function inserted(elements: Element[], afterId: string | null, added: Element[]): Element[] {
   const at = elements.findIndex((e) => e.id === afterId) + 1;
