@@ -1,5 +1,7 @@
+import { randomBytes } from 'node:crypto';
+import type { RunEvent } from '@compas/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
-import { choices, newOwner, newPattern, openApp, stopper } from './app.js';
+import { choices, newBatch, newOwner, newPattern, openApp, stopper, tabletFrom } from './app.js';
 import { board } from './board.js';
 
 let app: NestExpressApplication;
@@ -84,4 +86,32 @@ describe('lists by pages', () => {
     expect(new Set([...first.patterns, ...second.patterns].map((p) => p.id)).size).toBe(63);
     expect((await page({ search: 'stop' })).patterns).toHaveLength(32);
   });
+});
+
+it('what was recorded comes in answers that a tablet can take, photos and all, and none is left out', async () => {
+  const owner = await newOwner(app);
+  const batch = await newBatch(owner);
+  const tablet = tabletFrom(Date.now() - 3_600_000);
+  // stored as they are: what repeats itself would be stored small
+  const photo = () => `data:image/jpeg;base64,${randomBytes(105_000).toString('base64')}`;
+  const events = Array.from({ length: 42 }, () =>
+    tablet(1, { kind: 'noted', stepId: 'saw', words: '', photo: photo() }),
+  );
+  for (let i = 0; i < events.length; i += 6)
+    await owner
+      .post(`/api/batches/${batch.id}/events`)
+      .send({ events: events.slice(i, i + 6) })
+      .expect(200);
+  const read: string[] = [];
+  const sizes: number[] = [];
+  for (let after = 0, more = true; more;) {
+    const { body, text } = await owner.get(`/api/batches/${batch.id}/events?after=${after}`).expect(200);
+    const page = body as { events: RunEvent[]; last: number; more: boolean };
+    read.push(...page.events.map((e) => e.id));
+    sizes.push(text.length);
+    ({ last: after, more } = page);
+  }
+  expect(read).toEqual(events.map((e) => e.id));
+  expect(sizes.length).toBeGreaterThan(1);
+  expect(Math.max(...sizes)).toBeLessThan(5_000_000);
 });

@@ -81,3 +81,23 @@ it('what was recorded before somebody was taken out is taken; what came after is
   // and it opens nothing
   await maker.get(`/api/batches/${batch.id}`).expect(403);
 });
+
+it('whose what was recorded is stands by their names, also when they have left', async () => {
+  const { owner, maker, batch } = await two();
+  const recorder = await recorderOf(maker);
+  const done: RunEvent = { ...noted(recorder.id), body: { kind: 'done', stepId: 'saw:blank part1' } };
+  await send(owner, batch, [noted(recorder.id), done], [recorder]).expect(200);
+  const own: RunEvent = {
+    ...noted(recorder.id),
+    body: { kind: 'measured', stepId: 'saw:blank part1', stationId: 'start', mm: 20, typed: '20' },
+  };
+  await send(owner, batch, [own], []).expect(200);
+  await owner.delete(`/api/members/${await idOf(maker)}`).expect(204);
+  const credit = async (who: Visitor) =>
+    (await who.get(`/api/batches/${batch.id}/credit`).expect(200)).body as object;
+  expect(await credit(owner)).toEqual([
+    { name: 'Ode Tamber', steps: 1, readings: 0 },
+    { name: 'Ode Tamber', steps: 0, readings: 1 },
+  ]);
+  expect(await credit(await newOwner(app))).toEqual([]);
+});

@@ -167,7 +167,9 @@ describe('row security', () => {
     const settings = settingsFromEnvironment();
     const start = async () => {
       const module = await Test.createTestingModule({
-        imports: [AppModule.with({ ...settings, databaseUrl: settings.ownerUrl, webFolder: null })],
+        imports: [
+          AppModule.with({ ...settings, databaseUrl: settings.ownerUrl, webFolder: null, threads: 0 }),
+        ],
       }).compile();
       const owned = module.createNestApplication({ logger: false });
       try {

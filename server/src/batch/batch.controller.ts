@@ -24,7 +24,7 @@ import {
   SparesDto,
 } from './batch.dto.js';
 import { BatchService } from './batch.service.js';
-import { EventPageView, EventsDto, StoredEventsView } from './event.dto.js';
+import { CreditView, EventPageView, EventsDto, StoredEventsView } from './event.dto.js';
 import { EventStore } from './eventStore.js';
 import { SparesService } from './spares.service.js';
 
@@ -82,6 +82,13 @@ export class BatchController {
   @ApiOkResponse({ type: EventPageView })
   since(@Param('id', ParseUUIDPipe) id: string, @Query() { after }: EventsSinceDto): Promise<EventPageView> {
     return this.events.since(id, after);
+  }
+
+  /** Whose what was recorded is. */
+  @Get(':id/credit')
+  @ApiOkResponse({ type: [CreditView] })
+  credit(@Param('id', ParseUUIDPipe) id: string): Promise<CreditView[]> {
+    return this.events.credit(id);
   }
 
   @Post(':id/events')

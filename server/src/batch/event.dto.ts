@@ -239,6 +239,13 @@ export class EventPageView {
   @ApiProperty({ description: 'there are more after it' }) more: boolean;
 }
 
+/** What somebody recorded on a batch. */
+export class CreditView {
+  @ApiProperty() name: string;
+  @ApiProperty({ description: 'steps that they ended' }) steps: number;
+  @ApiProperty() readings: number;
+}
+
 export type ReadEvent = { ok: true; event: RunEvent } | { ok: false; raw: object; why: string };
 
 /** Reads one event against its DTO. */

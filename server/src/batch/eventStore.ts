@@ -4,7 +4,13 @@ import { Recorders, type ClaimedRecorder } from '../access/recorders.js';
 import { WorkshopTransaction } from '../database/workshopTransaction.js';
 import { Problem } from '../edge/problem.js';
 import { AsideStore, type Aside } from './asideStore.js';
-import { readEvent, type EventPageView, type SetAsideView, type StoredEventsView } from './event.dto.js';
+import {
+  readEvent,
+  type CreditView,
+  type EventPageView,
+  type SetAsideView,
+  type StoredEventsView,
+} from './event.dto.js';
 import { Notices } from './notices.js';
 import { EVENT_COLUMNS, PieceSummaries } from './pieceSummaries.js';
 
@@ -27,8 +33,20 @@ interface Recorded {
 /** Sent again it would be the same; a device that counts anew after it lost its store begins with another id. */
 const CLASHES = 'Another record has this id. Somebody should look at both.';
 
-/** Events of one answer at most. */
+/** Events of one answer at most, and bytes of them as they are stored: with photos they are many. */
 const PAGE = 2000;
+const PAGE_BYTES = 4_000_000;
+
+const SINCE = `
+SELECT number, ${EVENT_COLUMNS} FROM (
+  SELECT e.*, sum(pg_column_size(body)) OVER (ORDER BY number) - pg_column_size(body) AS before
+  FROM events e WHERE batch_id = $1 AND number > $2 ORDER BY number LIMIT $3
+) e WHERE before < $4 ORDER BY number`;
+
+const CREDIT = `
+SELECT p.name, count(*) FILTER (WHERE e.body->>'kind' = 'done')::int AS steps, count(*) FILTER (WHERE e.body->>'kind' = 'measured')::int AS readings
+FROM events e JOIN access_recorded_by($1) p ON p.user_id = e.made_by WHERE e.batch_id = $1
+GROUP BY p.user_id, p.name ORDER BY count(*) DESC, p.name`;
 
 /** Whether how far a piece is hangs on others: those of its blank, or those of other parts. */
 const dependOnOthers = (steps: readonly StepLine[]): boolean =>
@@ -119,17 +137,28 @@ export class EventStore {
 
   /** Events of a batch after a number, in the order in which they were stored. */
   async since(batchId: string, after: number): Promise<EventPageView> {
-    const rows = await this.transaction.manager.query<(RunEvent & { number: string })[]>(
-      `SELECT number, ${EVENT_COLUMNS} FROM events WHERE batch_id = $1 AND number > $2 ORDER BY number LIMIT $3`,
-      [batchId, after, PAGE + 1],
+    const { manager } = this.transaction;
+    const page = await manager.query<(RunEvent & { number: string })[]>(SINCE, [
+      batchId,
+      after,
+      PAGE,
+      PAGE_BYTES,
+    ]);
+    const last = Number(page.at(-1)?.number ?? after);
+    const [batch] = await manager.query<{ last: string }[]>(
+      'SELECT last_event AS last FROM batches WHERE id = $1',
+      [batchId],
     );
-    const page = rows.slice(0, PAGE);
-    const last = page.at(-1);
     return {
       events: page.map(({ number: _, ...event }) => event),
-      last: last ? Number(last.number) : after,
-      more: rows.length > PAGE,
+      last,
+      more: page.length > 0 && last < Number(batch?.last ?? 0),
     };
+  }
+
+  /** Who recorded what on a batch, whoever sent it; those who recorded most first. */
+  credit(batchId: string): Promise<CreditView[]> {
+    return this.transaction.manager.query(CREDIT, [batchId]);
   }
 
   /** What is set aside of a batch; what an older Compas could not read and this one can is counted first. */

@@ -11,6 +11,7 @@ import { Backups1796000000009 } from './migrations/9-backups.js';
 import { Clocks1796000000010 } from './migrations/10-clocks.js';
 import { Accounts1796000000011 } from './migrations/11-accounts.js';
 import { Aside1796000000012 } from './migrations/12-aside.js';
+import { Credit1796000000013 } from './migrations/13-credit.js';
 
 export const MIGRATIONS = [
   Foundation1772000000001,
@@ -25,6 +26,7 @@ export const MIGRATIONS = [
   Clocks1796000000010,
   Accounts1796000000011,
   Aside1796000000012,
+  Credit1796000000013,
 ];
 
 /**

@@ -42,6 +42,13 @@ export const batchQuery = (id: string) =>
     queryFn: ({ client }) => loadBatch(id, client.getQueryData<BatchDetail>(['batches', id])),
   });
 
+/** Whose what was recorded on a batch is. */
+export const creditQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['batches', id, 'credit'],
+    queryFn: () => ask('get', '/api/batches/{id}/credit', { params: { path: { id } } }),
+  });
+
 export const createBatch = (body: NewBatch) => ask('post', '/api/batches', { body });
 
 export const replanBatch = ({ id, ...body }: PlanChoices & { id: string }) =>

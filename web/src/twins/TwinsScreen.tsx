@@ -19,7 +19,7 @@ import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense, useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import { type BatchDetail } from '../api/batch.js';
-import { batchQuery } from '../api/batches.js';
+import { batchQuery, creditQuery } from '../api/batches.js';
 import { batchStage } from '../plan/BatchPlan.js';
 import { PartSwitch, useShownPart } from '../plan/PartSwitch.js';
 import { WorkScreen } from '../plan/WorkScreen.js';
@@ -130,6 +130,7 @@ function Twins({ batch }: { batch: BatchDetail }) {
             ))}
           </div>
           <Measurers readings={progress.readings} />
+          <Credit batchId={batch.id} />
           <Findings findings={records} empty="" />
           <Noted
             steps={stepsOfPlan(plan)}
@@ -186,6 +187,26 @@ function Measurers({ readings }: Pick<BatchProgress, 'readings'>) {
     </p>
   );
 }
+
+/** Whose what was recorded is, by the sign-in of each: also of those who have left. */
+function Credit({ batchId }: { batchId: string }) {
+  const { data = [] } = useQuery({ ...creditQuery(batchId), throwOnError: false });
+  if (data.length === 0) return null;
+  return (
+    <p className="soft">
+      Recorded by{' '}
+      {data
+        .map(
+          ({ name, steps, readings }) =>
+            `${name} (${countOf(steps, 'step')}, ${countOf(readings, 'reading')})`,
+        )
+        .join(', ')}
+      .
+    </p>
+  );
+}
+
+const countOf = (count: number, what: string): string => `${count} ${what}${count === 1 ? '' : 's'}`;
 
 interface NotedProps {
   steps: readonly Step[];

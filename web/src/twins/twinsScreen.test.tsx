@@ -157,3 +157,22 @@ describe('twins of items', () => {
     expect(screen.getByRole('row', { name: /^body 1/ }).textContent).not.toContain('fat');
   });
 });
+
+it('whose what was recorded is stands by name', async () => {
+  const batch = exampleBatch([measured(1, station!.finished)]);
+  answering({
+    ...answersOf(batch),
+    [`GET /api/batches/${batch.id}/credit`]: () => ({
+      body: [
+        { name: 'Maren Oxley', steps: 12, readings: 1 },
+        { name: 'Tobi Ferrow', steps: 1, readings: 0 },
+      ],
+    }),
+  });
+  shownInApp(<TwinsScreen />, { at: `/batches/${batch.id}/twins`, path: '/batches/:id/twins' });
+  expect(
+    await screen.findByText(
+      'Recorded by Maren Oxley (12 steps, 1 reading), Tobi Ferrow (1 step, 0 readings).',
+    ),
+  ).toBeTruthy();
+});
