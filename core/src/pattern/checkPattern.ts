@@ -92,7 +92,15 @@ function partProblems(part: Part): PatternProblem[] {
 const NOTHING = 1e-6;
 
 /** Only at its ends may a piece come to a point. */
-function cutInTwo(part: Part, { segments, length }: Outline): PatternProblem[] {
+function cutInTwo(part: Part, outline: Outline): PatternProblem[] {
+  const { segments, length } = outline;
+  if (length > 0 && widestOf(outline).diameter < NOTHING)
+    return [
+      {
+        partId: part.id,
+        why: `The ${part.name} is nothing thick from end to end. Give it a diameter to begin with.`,
+      },
+    ];
   const at = segments.find((s) => s.x1 < length - NOTHING && s.x1 > NOTHING && s.r1 < NOTHING);
   if (!at) return [];
   return [

@@ -38,6 +38,7 @@ describe('what is drawn larger than a lathe, or finer than can be turned', () =>
     const again: Element = { kind: 'taper', id: 'u', length: dim(20), endDiameter: dim(20) };
     expect(why([stick(30), point])).toEqual([]);
     expect(why([again, stick(30)], 0)).toEqual([]);
+    expect(why([stick(30)], 0)).toEqual([expect.stringContaining('is nothing thick from end to end')]);
     expect(why([stick(30), point, again])).toEqual([
       expect.stringContaining('is cut in two ⟦50⟧ from its beginning: nothing is left there.'),
     ]);
