@@ -48,17 +48,19 @@ export function AirPanel() {
           />
         </label>
       </div>
-      <label className="fields">
-        Wood is wanted at, %
-        <InputNumber
-          aria-label="Wanted moisture"
-          value={wanted}
-          min={2}
-          max={25}
-          step={0.5}
-          onChange={(v) => v !== null && setWanted(v)}
-        />
-      </label>
+      <div className="row fields">
+        <label>
+          Wood is wanted at, %
+          <InputNumber
+            aria-label="Wanted moisture"
+            value={wanted}
+            min={2}
+            max={25}
+            step={0.5}
+            onChange={(v) => v !== null && setWanted(v)}
+          />
+        </label>
+      </div>
       <Figures figures={[humidityFigure(air.temperature, wanted) ?? []].flat()} />
       <Trouble error={save.error} />
       {tried && (
