@@ -7,9 +7,10 @@ import {
   readFileSync,
   rmSync,
   statSync,
+  utimesSync,
   writeFileSync,
 } from 'node:fs';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
 import { main, ROOT, say } from './project.mjs';
 import { run } from './run.mjs';
 
@@ -52,21 +53,31 @@ export async function generateClient() {
 
 const ASSETS = join(ROOT, 'web/dist/assets');
 const OLD_ASSETS = join(ROOT, '.cache/oldAssets');
+/** names of the parts that the newest build made itself */
+const NEWEST = join(ROOT, '.cache/newestAssets.json');
 /** A page of an older build may stay open for so long, ms. */
 const OLD_PAGES_STAY = 14 * 24 * 3_600_000;
 
-/** The parts of the build before outlast the next one. */
-function keepAssets() {
-  if (existsSync(ASSETS)) cpSync(ASSETS, OLD_ASSETS, { recursive: true, preserveTimestamps: true });
+/** The parts of the build before outlast the next one: from now on they are old, however long they had been the newest. */
+function keepAssets(now) {
+  if (!existsSync(ASSETS) || !existsSync(NEWEST)) return;
+  mkdirSync(OLD_ASSETS, { recursive: true });
+  for (const name of JSON.parse(readFileSync(NEWEST, 'utf8'))) {
+    if (!existsSync(join(ASSETS, name))) continue;
+    cpSync(join(ASSETS, name), join(OLD_ASSETS, name));
+    utimesSync(join(OLD_ASSETS, name), now / 1000, now / 1000);
+  }
 }
 
 /** An older page finds its parts still: their names carry their content, so none takes the place of another. */
 function bringOldAssets(now) {
+  mkdirSync(dirname(NEWEST), { recursive: true });
+  writeFileSync(NEWEST, JSON.stringify(readdirSync(ASSETS)));
   if (!existsSync(OLD_ASSETS)) return;
   for (const name of readdirSync(OLD_ASSETS)) {
     const old = join(OLD_ASSETS, name);
     if (now - statSync(old).mtimeMs > OLD_PAGES_STAY) rmSync(old);
-    else cpSync(old, join(ASSETS, name), { force: false, preserveTimestamps: true });
+    else cpSync(old, join(ASSETS, name), { force: false });
   }
 }
 
@@ -82,7 +93,7 @@ export async function build() {
   say('building');
   await compileServer();
   await generateClient();
-  keepAssets();
+  keepAssets(Date.now());
   await run('npx', ['--no-install', 'vite', 'build', 'web', '--logLevel', 'warn']);
   bringOldAssets(Date.now());
   mkdirSync(join(ROOT, '.cache'), { recursive: true });

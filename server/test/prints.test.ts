@@ -1,6 +1,8 @@
 import type { NestExpressApplication } from '@nestjs/platform-express';
-import { PRINTS, type PlanSnapshot } from '@compas/core';
+import type { ArgumentsHost } from '@nestjs/common';
+import { FileProblem, PRINTS, type PlanSnapshot } from '@compas/core';
 import type { Response } from 'supertest';
+import { ProblemFilter } from '../src/edge/problem.filter.js';
 import { pdfLines, uprights } from './pdfLines.js';
 import {
   choices,
@@ -43,6 +45,20 @@ const slotsIn = (svg: string): number[] =>
     // a gauge is drawn from its corner: rim, down the slot, across it
     return points[3]![0]! - points[2]![0]!;
   });
+
+it('a file that cannot be made says why, whichever it was', () => {
+  let sent = '';
+  const response = {
+    headersSent: false,
+    setHeader: () => undefined,
+    status: () => response,
+    type: () => response,
+    send: (text: string) => (sent = text),
+  };
+  const host = { switchToHttp: () => ({ getResponse: () => response }) } as unknown as ArgumentsHost;
+  new ProblemFilter().catch(new FileProblem('It would be a file of more than 30 MB.'), host);
+  expect(JSON.parse(sent)).toMatchObject({ status: 422, detail: 'It would be a file of more than 30 MB.' });
+});
 
 describe('a cutter', () => {
   it('is given slots that are narrower by what it takes away, and paper slots as they are', async () => {

@@ -182,6 +182,11 @@ describe('whoever follows a batch', () => {
     const last = await follow(batch, await signedIn(owner.email));
     await last.until('beat');
     app.get(Notices).endAll();
+    // what it is told of while it ends is nobody's any more
+    await owner
+      .post(`/api/batches/${batch.id}/events`)
+      .send({ events: [done()] })
+      .expect(200);
     await last.ended;
     const late = await follow(batch, await signedIn(owner.email));
     await late.ended;

@@ -164,12 +164,13 @@ export class EventStore {
   /** What is set aside of a batch; what an older Compas could not read and this one can is counted first. */
   async setAside(batchId: string): Promise<SetAsideView[]> {
     const aside = await this.aside.of(batchId);
-    if (aside.length > 0) await this.readAgain(batchId);
-    return aside.length > 0 ? this.aside.of(batchId) : aside;
+    return aside.length > 0 && (await this.readAgain(batchId)) ? this.aside.of(batchId) : aside;
   }
 
-  private async readAgain(batchId: string): Promise<void> {
-    for (const { id, raw, sentBy, madeBy, receivedAt } of await this.aside.unread(batchId)) {
+  /** @returns whether there was anything that could not be read */
+  private async readAgain(batchId: string): Promise<boolean> {
+    const unread = await this.aside.unread(batchId);
+    for (const { id, raw, sentBy, madeBy, receivedAt } of unread) {
       const read = await readEvent(raw);
       if (!read.ok) {
         await this.aside.stays(id, read.why, true);
@@ -183,6 +184,7 @@ export class EventStore {
       else if (clashing.has(event.id)) await this.aside.stays(id, CLASHES, false);
       else await this.aside.giveUp(id);
     }
+    return unread.length > 0;
   }
 
   private async store(

@@ -11,6 +11,8 @@ const HELLO = 'hello';
 const HELLO_WITHIN = 2_000;
 /** A connection that was lost is tried for again so often, ms. */
 const AGAIN = 2_000;
+/** And where nothing came through: the database may only have been slow. */
+const LATER = 300_000;
 
 /** What follows a batch: told of something new, and whether notices come at all. */
 export interface Follower {
@@ -78,6 +80,7 @@ export class Notices implements OnModuleDestroy {
   }
 
   private listen(): void {
+    if (this.ended || this.client !== null) return;
     const client = new Client({ connectionString: this.settings.databaseUrl, keepAlive: true });
     this.client = client;
     const lost = () => this.lose(client);
@@ -97,6 +100,7 @@ export class Notices implements OnModuleDestroy {
   private hear(payload: string): void {
     if (payload === HELLO) {
       clearTimeout(this.timer);
+      this.useless = false;
       this.turn(true);
       // what came while nobody listened is looked for now
       for (const follower of this.all()) follower.told();
@@ -123,10 +127,14 @@ export class Notices implements OnModuleDestroy {
 
   private giveUp(): void {
     if (this.live) return;
+    if (!this.useless)
+      this.log.warn(
+        'the address of the database gives no notices, perhaps a pooler: tablets look every 2 s.',
+      );
     this.useless = true;
-    this.log.warn('the address of the database gives no notices, perhaps a pooler: tablets look every 2 s.');
     const { client } = this;
     this.client = null;
     client?.end().catch(() => undefined);
+    this.timer = setTimeout(() => this.listen(), LATER);
   }
 }

@@ -41,7 +41,10 @@ export class StreamController {
       throw new Problem(HttpStatus.FORBIDDEN, 'You are no longer a member of this workshop.');
     if (isThere.length === 0) throw Problem.notFound('batch');
     const end = () => void response.end();
-    const say = (event: string) => void response.write(`event: ${event}\ndata: ${id}\n\n`);
+    const say = (event: string) => {
+      // it may be told of something while it ends
+      if (!response.writableEnded) response.write(`event: ${event}\ndata: ${id}\n\n`);
+    };
     response.writeHead(HttpStatus.OK, HEADERS);
     const leave = this.notices.follow(workshopId, id, {
       told: () => say('recorded'),

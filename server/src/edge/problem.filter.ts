@@ -6,6 +6,7 @@ import {
   type ArgumentsHost,
   type ExceptionFilter,
 } from '@nestjs/common';
+import { FileProblem } from '@compas/core';
 import type { Response } from 'express';
 import { Problem, type ProblemDetails } from './problem.js';
 import { isDiskFull, isUnreachable } from './unreachable.js';
@@ -48,6 +49,8 @@ export class ProblemFilter implements ExceptionFilter {
       return details(error.getStatus(), error.message, error.errors, error.conflict);
     if (isDiskFull(error)) return details(HttpStatus.SERVICE_UNAVAILABLE, DISK_FULL);
     if (isUnreachable(error)) return details(HttpStatus.SERVICE_UNAVAILABLE, UNREACHABLE);
+    // a file that cannot be made of what is there
+    if (error instanceof FileProblem) return details(HttpStatus.UNPROCESSABLE_ENTITY, error.message);
     if (error instanceof HttpException) return details(error.getStatus(), error.message);
     const status = statusOf(error);
     if (status === 413) return details(413, 'The request is larger than this address takes.');

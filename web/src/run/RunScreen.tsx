@@ -114,13 +114,19 @@ function Running({ run, batch, tablet }: RunningProps) {
     ? `Begun by ${progress.hands.get(theirs.device) ?? deviceName(theirs.device)} at ${hourHere(theirs.at, now)}, and not ended.`
     : null;
   const called = (n: number) => pieceLabel(batch.lots, plan.parts, n);
-  const takeBack = async ({ piece: tapped, steps: ended }: LastTap) => {
+  const takeBack = async (tap: LastTap) => {
+    const { piece: tapped, steps: ended } = tap;
     // gone at once: a second touch of it takes nothing more back
     setLast(null);
-    await run.record(
-      tapped,
-      ...ended.toReversed().map(({ id }) => reopening(progress.pieces[tapped - 1], id)),
-    );
+    try {
+      await run.record(
+        tapped,
+        ...ended.toReversed().map(({ id }) => reopening(progress.pieces[tapped - 1], id)),
+      );
+    } catch {
+      // the header says that it could not be kept: it is there to be tried once more
+      return setLast(tap);
+    }
     const [first] = ended;
     if (first) choose({ piece: tapped, stepId: first.id });
   };

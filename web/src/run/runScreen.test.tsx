@@ -128,6 +128,21 @@ describe('the lathe screen', () => {
     expect(screen.queryByRole('button', { name: /^Take back/ })).toBeNull();
   });
 
+  it('the last tap can be taken back once more where this device could not keep that it was', async () => {
+    const { user, asked } = atTheLathe();
+    await user.click(await screen.findByRole('button', { name: 'Done' }));
+    const back = await screen.findByRole('button', { name: /^Take back: Saw the blank/ });
+    await waitFor(() => expect(bodiesOf(asked, 1)).toHaveLength(1));
+    const full = jest.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
+      throw new DOMException('full', 'QuotaExceededError');
+    });
+    await user.click(back);
+    expect(await screen.findByRole('button', { name: /^Take back: Saw the blank/ })).toBeTruthy();
+    full.mockRestore();
+    await user.click(screen.getByRole('button', { name: /^Take back: Saw the blank/ }));
+    await waitFor(() => expect(bodiesOf(asked, 1).at(-1)).toMatchObject({ kind: 'reopened', stepId: SAW }));
+  });
+
   it('offers the single step first on the first piece, and all of the set-up from the second on', async () => {
     const { user, container } = atTheLathe();
     await screen.findByRole('button', { name: 'Done' });

@@ -4,6 +4,8 @@ import { imported } from './importing.js';
 
 const READERS = { pattern: imported, trace: readCsv, stock: readStockCsv };
 
+const UNREADABLE = 'Nothing can be made of it. Save it anew, with nothing but the profile.';
+
 export type Readers = typeof READERS;
 
 /** What came of a file, or a sentence; errors of our own do not cross over to the page as what they are. */
@@ -15,8 +17,8 @@ const reading = {
       const reader = READERS[name] as (...given: unknown[]) => ReturnType<Readers[N]>;
       return { ok: true, value: reader(...given) };
     } catch (error) {
-      if (error instanceof FileProblem) return { ok: false, why: error.message };
-      throw error;
+      // whatever it stumbled over, nothing is taken in and it is said
+      return { ok: false, why: error instanceof FileProblem ? error.message : UNREADABLE };
     }
   },
 };
