@@ -43,8 +43,14 @@ let counted: { jumps: number; clock: Promise<number> } | null = null;
 /** What is known of this device's clock now: which of its clocks it is, and what is added to it to have the server's, ms. */
 export async function deviceClock(): Promise<{ offset?: number; jumps: number }> {
   const { offset, jumps } = clockKnown();
-  if (counted?.jumps !== jumps)
-    counted = { jumps, clock: changed((device) => ({ clock: device.clock + 1 })).then((d) => d.clock) };
+  if (counted?.jumps !== jumps) {
+    const own = { jumps, clock: changed((device) => ({ clock: device.clock + 1 })).then((d) => d.clock) };
+    counted = own;
+    // a store that refused once is asked again: a tablet that is full now is not full for good
+    own.clock.catch(() => {
+      if (counted === own) counted = null;
+    });
+  }
   const clock = await counted.clock;
   return { ...(offset === undefined ? {} : { offset }), jumps: clock };
 }

@@ -85,6 +85,8 @@ export function useRun(id: string): Run {
   const sending = useRef(false);
   /** something was recorded while the last was on its way: it does not wait for the next round */
   const more = useRef(false);
+  /** the batch whose queue was read since the page was opened */
+  const read = useRef('');
   const count = useCallback(async () => {
     setPending(await waitingOf(id));
     setAside(await asideOf(id));
@@ -103,6 +105,11 @@ export function useRun(id: string): Run {
     if (sending.current) return;
     sending.current = true;
     try {
+      // where the browser's store refused at first, what lies in it counts as soon as it can be read
+      if (read.current !== id) {
+        await refresh();
+        read.current = id;
+      }
       while (more.current) {
         more.current = false;
         const had = await waitingOf(id);
@@ -121,12 +128,10 @@ export function useRun(id: string): Run {
     } finally {
       sending.current = false;
     }
-  }, [id, client, count]);
+  }, [id, client, count, refresh]);
 
   useEffect(() => {
-    void refresh()
-      .catch(() => setConnection('not kept'))
-      .then(send);
+    void send();
     const timer = setInterval(() => void send(), RETRY_MS);
     const onOnline = () => void send();
     window.addEventListener('online', onOnline);
@@ -134,11 +139,14 @@ export function useRun(id: string): Run {
       clearInterval(timer);
       window.removeEventListener('online', onOnline);
     };
-  }, [refresh, send]);
+  }, [send]);
 
   const sendNow = useCallback(() => void send(), [send]);
   const sendAgain = useCallback(() => {
-    void takeUp(id).then(refresh).then(send);
+    void takeUp(id)
+      .then(refresh)
+      .catch(() => setConnection('not kept'))
+      .then(send);
   }, [id, refresh, send]);
 
   const planVersion = batch?.planVersion ?? 1;

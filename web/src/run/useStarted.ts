@@ -17,6 +17,7 @@ export function useStarted({ progress, record, device }: Run, next: NextAction<S
     const key = `${piece}/${stepId}`;
     if (piece === 0 || device === '' || known || begun.current === key) return;
     begun.current = key;
-    void record(piece, { kind: 'started', stepId });
+    // where this device keeps nothing, the screen says so; a start is worth no more than its time
+    record(piece, { kind: 'started', stepId }).catch(() => (begun.current = ''));
   }, [piece, stepId, known, device, record]);
 }
