@@ -22,6 +22,7 @@ const settings: Settings = {
   proxies: [],
   threads: 0,
   beat: 0,
+  tries: 0,
 };
 const app = await NestFactory.create<NestExpressApplication>(AppModule.with(settings), {
   preview: true,

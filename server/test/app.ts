@@ -16,7 +16,7 @@ import { settingsFromEnvironment, type Settings } from '../src/database/settings
 
 /** The whole application on real PostgreSQL, spoken to over HTTP. */
 export async function openApp(change: Partial<Settings> = {}): Promise<NestExpressApplication> {
-  const settings = { ...settingsFromEnvironment(), webFolder: null, threads: 0, ...change };
+  const settings = { ...settingsFromEnvironment(), webFolder: null, threads: 0, tries: 100_000, ...change };
   const module = await Test.createTestingModule({ imports: [AppModule.with(settings)] }).compile();
   const app = module.createNestApplication<NestExpressApplication>({ bodyParser: false, logger: ['error'] });
   configure(app, settings);

@@ -53,6 +53,15 @@ export class AccessStore {
     await this.ask('SELECT access_failed($1)', [account]);
   }
 
+  /** Counts one more try under a key, over all processes. @returns how many there were since the first, and when it is forgotten */
+  async tried(key: string, forMs: number): Promise<{ hits: number; leftMs: number }> {
+    const [row] = await this.ask<{ hits: number; leftMs: number }>(
+      'SELECT hits, left_ms AS "leftMs" FROM access_tried($1, $2)',
+      [key, forMs],
+    );
+    return row ?? { hits: 1, leftMs: forMs };
+  }
+
   async forgive(account: string): Promise<void> {
     await this.ask('SELECT access_forgive($1)', [account]);
   }

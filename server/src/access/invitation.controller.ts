@@ -1,16 +1,15 @@
 import { Body, Controller, Get, HttpCode, HttpStatus, Param, Post, Req, UseGuards } from '@nestjs/common';
 import { ApiOkResponse, ApiTags } from '@nestjs/swagger';
-import { Throttle, ThrottlerGuard } from '@nestjs/throttler';
 import type { Request } from 'express';
 import { InviteView, NewPersonDto } from './access.dto.js';
 import { AccessService } from './access.service.js';
-import { beginSession, SIGN_IN_LIMIT, signedIn } from './session.controller.js';
+import { beginSession, signedIn } from './session.controller.js';
+import { TriesGuard } from './triesGuard.js';
 
 /** The invited person's side of a one-time link. */
 @ApiTags('access')
 @Controller('invitations')
-@UseGuards(ThrottlerGuard)
-@Throttle(SIGN_IN_LIMIT)
+@UseGuards(TriesGuard)
 export class InvitationController {
   constructor(private readonly access: AccessService) {}
 

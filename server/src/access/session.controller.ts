@@ -28,9 +28,8 @@ import {
 } from './access.dto.js';
 import { AccessService } from './access.service.js';
 import { AccessStore } from './accessStore.js';
+import { TriesGuard } from './triesGuard.js';
 
-/** Tries a minute from one address: enough for a tired person, too few for guessing. */
-export const SIGN_IN_LIMIT = { default: { limit: 10, ttl: 60_000 } };
 /** Questions a minute from one address that anybody may ask: a shop full of tablets asks less. */
 const ASKED_LIMIT = { default: { limit: 1_200, ttl: 60_000 } };
 
@@ -53,8 +52,7 @@ export class SessionController {
 
   @Post()
   @HttpCode(HttpStatus.OK)
-  @UseGuards(ThrottlerGuard)
-  @Throttle(SIGN_IN_LIMIT)
+  @UseGuards(TriesGuard)
   @ApiOkResponse({ type: SessionView })
   async signIn(@Body() body: SignInDto, @Req() request: Request): Promise<SessionView> {
     const user = await this.access.signIn(body);
@@ -64,8 +62,7 @@ export class SessionController {
 
   @Post('demo')
   @HttpCode(HttpStatus.OK)
-  @UseGuards(ThrottlerGuard)
-  @Throttle(SIGN_IN_LIMIT)
+  @UseGuards(TriesGuard)
   @ApiOkResponse({ type: SessionView })
   async enterDemo(@Req() request: Request): Promise<SessionView> {
     const owner = this.settings.offerDemo ? await this.store.demoOwner() : null;
@@ -77,8 +74,7 @@ export class SessionController {
 
   @Post('account')
   @HttpCode(HttpStatus.OK)
-  @UseGuards(ThrottlerGuard)
-  @Throttle(SIGN_IN_LIMIT)
+  @UseGuards(TriesGuard)
   @ApiOkResponse({ type: SessionView })
   async create(@Body() body: NewAccountDto, @Req() request: Request): Promise<SessionView> {
     this.access.refuseNew(false);
@@ -107,8 +103,7 @@ export class SessionController {
 
   @Put('password')
   @HttpCode(HttpStatus.NO_CONTENT)
-  @UseGuards(ThrottlerGuard)
-  @Throttle(SIGN_IN_LIMIT)
+  @UseGuards(TriesGuard)
   async changePassword(@Body() body: NewPasswordDto, @Req() request: Request): Promise<void> {
     await this.access.changePassword(signedIn(request), request.sessionID, body);
   }

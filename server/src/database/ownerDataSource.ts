@@ -12,6 +12,7 @@ import { Clocks1796000000010 } from './migrations/10-clocks.js';
 import { Accounts1796000000011 } from './migrations/11-accounts.js';
 import { Aside1796000000012 } from './migrations/12-aside.js';
 import { Credit1796000000013 } from './migrations/13-credit.js';
+import { Tries1796000000014 } from './migrations/14-tries.js';
 
 export const MIGRATIONS = [
   Foundation1772000000001,
@@ -27,6 +28,7 @@ export const MIGRATIONS = [
   Accounts1796000000011,
   Aside1796000000012,
   Credit1796000000013,
+  Tries1796000000014,
 ];
 
 /**

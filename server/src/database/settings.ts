@@ -20,6 +20,8 @@ export interface Settings {
   hosts: string[];
   /** threads that work out what takes longer than a moment; with none it is done where it is asked for */
   threads: number;
+  /** tries a minute from one address, where a secret can be guessed: enough for a tired person, too few for guessing */
+  tries: number;
   /** a stream says so often that it is still there, ms */
   beat: number;
   /** addresses of proxies in front of it, whose word is taken for where a request comes from */
@@ -77,6 +79,7 @@ export function settingsFromEnvironment(): Settings {
     hosts: listed(process.env['COMPAS_HOSTS']),
     proxies,
     beat: 20_000,
+    tries: 10,
     threads: threadsOf(process.env['COMPAS_THREADS']),
   };
 }
