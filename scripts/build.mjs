@@ -20,6 +20,7 @@ const SOURCES = [
   'web/src',
   'web/index.html',
   'web/vite.config.ts',
+  'web/extractedStyles.ts',
   'web/public',
   'package-lock.json',
   'tsconfig.base.json',

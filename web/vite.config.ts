@@ -1,12 +1,14 @@
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
+import { extractedStyles } from './extractedStyles.js';
 
 const API = process.env['COMPAS_API'] ?? 'http://127.0.0.1:4600';
 
 export default defineConfig({
   plugins: [
     react(),
+    extractedStyles(),
     // the run screen opens without the network: the application itself is kept by the browser
     VitePWA({
       // a newer one is taken up from a desk screen: nobody is moved at the lathe

@@ -27,7 +27,7 @@ export function configure(app: NestExpressApplication, settings: Settings): void
           'default-src': ["'self'"],
           // the solver of the cutting plan is WebAssembly
           'script-src': ["'self'", "'wasm-unsafe-eval'"],
-          'style-src': ["'self'", "'unsafe-inline'"],
+          'style-src': ["'self'"],
           'font-src': ["'self'"],
           'img-src': ["'self'", 'data:', 'blob:'],
           'worker-src': ["'self'", 'blob:'],

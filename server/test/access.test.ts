@@ -183,6 +183,19 @@ describe('sign-in', () => {
     await Promise.all(apps.map((a) => a.close()));
   });
 
+  it('shows a page that runs and styles nothing but what came with the application', async () => {
+    const { headers } = await visitor(app).get('/api/session').expect(200);
+    const rules = Object.fromEntries(
+      (headers['content-security-policy'] ?? '').split(';').map((rule) => {
+        const [name = '', ...from] = rule.trim().split(' ');
+        return [name, from];
+      }),
+    );
+    expect(rules['style-src']).toEqual(["'self'"]);
+    expect(rules['script-src']).toEqual(["'self'", "'wasm-unsafe-eval'"]);
+    expect(rules['font-src']).toEqual(["'self'"]);
+  });
+
   it('refuses changes without our header or from another origin', async () => {
     const bare = request(app.getHttpServer());
     await bare.post('/api/session').send({ email: 'a@b.test', password: 'x' }).expect(403);

@@ -1,5 +1,6 @@
 import '@fontsource-variable/atkinson-hyperlegible-next';
 import '@fontsource-variable/atkinson-hyperlegible-mono';
+import 'virtual:components.css';
 import './ui/identity.css';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';

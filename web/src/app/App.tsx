@@ -1,4 +1,5 @@
 import { MutationCache, QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { StyleProvider } from '@ant-design/cssinjs';
 import { App as AntApp, ConfigProvider } from 'antd';
 import { lazy, Suspense } from 'react';
 import { createBrowserRouter } from 'react-router';
@@ -111,6 +112,9 @@ const router = createBrowserRouter([
   },
 ]);
 
+/** The variables of a theme lie in the sheet of the application too: what the library writes at run time is not part of the page. */
+const NOWHERE = document.createElement('div');
+
 /** What is kept on this device is sent from whatever screen is open. */
 function Sending() {
   useSender();
@@ -121,13 +125,15 @@ export function App() {
   return (
     <QueryClientProvider client={client}>
       <Sending />
-      <ConfigProvider theme={dayTheme} wave={{ disabled: true }}>
-        <AntApp>
-          <Suspense fallback={<p className="page soft">One moment…</p>}>
-            <RouterProvider router={router} />
-          </Suspense>
-        </AntApp>
-      </ConfigProvider>
+      <StyleProvider container={NOWHERE}>
+        <ConfigProvider theme={dayTheme} wave={{ disabled: true }}>
+          <AntApp>
+            <Suspense fallback={<p className="page soft">One moment…</p>}>
+              <RouterProvider router={router} />
+            </Suspense>
+          </AntApp>
+        </ConfigProvider>
+      </StyleProvider>
     </QueryClientProvider>
   );
 }

@@ -1,6 +1,7 @@
 import { dayAfter, daysBetween, moistureOn, type DryingBundle, type DryingForecast } from '@compas/core';
 import { useMemo } from 'react';
 import { Chart } from '../ui/Chart.js';
+import { dayWords } from '../ui/clock.js';
 
 interface DryingChartProps {
   bundle: DryingBundle;
@@ -36,7 +37,16 @@ function optionsFor(bundle: DryingBundle, forecast: DryingForecast, today: strin
   return {
     grid: { left: 50, right: 20, top: 16, bottom: 28 },
     tooltip: { trigger: 'axis', valueFormatter: (v: unknown) => `${Number(v).toFixed(1)} %` },
-    xAxis: { type: 'time', min: first, max: day(until) },
+    xAxis: {
+      type: 'time',
+      min: first,
+      max: day(until),
+      axisPointer: {
+        label: {
+          formatter: ({ value }: { value: number }) => dayWords(new Date(value).toISOString().slice(0, 10)),
+        },
+      },
+    },
     yAxis: { type: 'value', name: '', axisLabel: { formatter: '{value} %' }, min: 0 },
     series: [
       {

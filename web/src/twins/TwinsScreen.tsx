@@ -191,11 +191,13 @@ function Measurers({ readings }: Pick<BatchProgress, 'readings'>) {
 /** Whose what was recorded is, by the sign-in of each: also of those who have left. */
 function Credit({ batchId }: { batchId: string }) {
   const { data = [] } = useQuery({ ...creditQuery(batchId), throwOnError: false });
-  if (data.length === 0) return null;
+  // who only began something has ended and measured nothing
+  const did = data.filter(({ steps, readings }) => steps + readings > 0);
+  if (did.length === 0) return null;
   return (
     <p className="soft">
       Recorded by{' '}
-      {data
+      {did
         .map(
           ({ name, steps, readings }) =>
             `${name} (${countOf(steps, 'step')}, ${countOf(readings, 'reading')})`,

@@ -166,6 +166,7 @@ it('whose what was recorded is stands by name', async () => {
       body: [
         { name: 'Maren Oxley', steps: 12, readings: 1 },
         { name: 'Tobi Ferrow', steps: 1, readings: 0 },
+        { name: 'Wren Ashdown', steps: 0, readings: 0 },
       ],
     }),
   });

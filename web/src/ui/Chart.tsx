@@ -7,7 +7,7 @@ import {
   TooltipComponent,
 } from 'echarts/components';
 import { init, use as withParts, type EChartsCoreOption } from 'echarts/core';
-import { SVGRenderer } from 'echarts/renderers';
+import { CanvasRenderer } from 'echarts/renderers';
 import { useEffect, useRef } from 'react';
 
 withParts([
@@ -18,14 +18,14 @@ withParts([
   MarkAreaComponent,
   MarkLineComponent,
   MarkPointComponent,
-  SVGRenderer,
+  CanvasRenderer,
 ]);
 
 const FACE = { fontFamily: "'Atkinson Hyperlegible Next Variable', sans-serif", color: '#1c322d' };
 
 interface ChartProps {
   /** what is drawn; kept the same object while nothing changes */
-  option: EChartsCoreOption;
+  option: EChartsCoreOption & { tooltip?: object };
   /** what is seen, in words */
   label: string;
   size: 'low' | 'middling' | 'tall';
@@ -36,8 +36,10 @@ export function Chart({ option, label, size }: ChartProps) {
   const ref = useRef<HTMLDivElement>(null);
   useEffect(() => {
     if (!ref.current) return;
-    const chart = init(ref.current, null, { renderer: 'svg' });
-    chart.setOption({ animation: false, textStyle: FACE, ...option });
+    // on canvas: what ECharts writes as SVG or HTML carries its style in it, which a page of ours does not take
+    const chart = init(ref.current);
+    const tooltip = option.tooltip && { ...option.tooltip, renderMode: 'richText', textStyle: FACE };
+    chart.setOption({ animation: false, textStyle: FACE, ...option, tooltip });
     const observer = new ResizeObserver(() => chart.resize());
     observer.observe(ref.current);
     return () => {
