@@ -69,6 +69,14 @@ describe('a piece under way, in a plan made anew', () => {
     expect(found!.again.map((s) => s.id)).not.toContain(neck);
   });
 
+  it('is answered for among others as it is alone, however alike they stand', () => {
+    const all = progress({ 1: upTo(neck), 2: upTo(sanded), 3: upTo(neck) });
+    const together = carriedOver(before, thinner.after, thinner.part, all);
+    expect(together.map((c) => c.piece)).toEqual([1, 2, 3]);
+    expect(together).toEqual(all.flatMap((one) => carriedOver(before, thinner.after, thinner.part, [one])));
+    expect(together[0]!.again).not.toEqual(together[1]!.again);
+  });
+
   it('names what is done and gone', () => {
     const steps = before.filter((s) => s.id !== 'rough:round');
     const [found] = carriedOver(before, { ...old, steps }, part, progress({ 1: upTo('rough:round') }));

@@ -31,28 +31,47 @@ export function carriedOver(
   part: Part,
   pieces: readonly PieceProgress[],
 ): CarriedOver[] {
-  const now = new Map(after.steps.map((s) => [s.id, s]));
   const goals = goalsOf({ part, outline: after.outline, holes: after.holes });
   const under = pieces.filter((p) => p.rejected === null && p.done.size > 0);
+  const playedOn = new Map<string, Played | null>();
   return under.flatMap((progress) => {
     const { piece, done } = progress;
-    const made = before.filter((s) => done.has(s.id));
-    if (made.some((s) => s.operation === undefined)) return [];
-    const state = appliedAll(operationsOf(made));
-    const { rest, end } = restOf(operationsOf(after.steps), state, new Set(done.keys()));
-    const left = new Set(rest.map((o) => o.id));
-    const own: CarriedOver = {
-      piece,
-      otherwise: made.flatMap((step) => differs(step, now.get(step.id)) ?? []),
-      gone: made.filter((s) => !now.has(s.id)),
-      again: stepsOfPiece(after.steps, progress).filter(
-        (s) => done.has(s.id) && left.has(s.id) && s.operation?.kind !== 'hold',
-      ),
-      lost: covers(end, goals).map((f) => f.what),
-      left: left.size,
-    };
-    return [own.otherwise, own.gone, own.again, own.lost].every((found) => found.length === 0) ? [] : [own];
+    // most pieces of a batch stand alike: their wood is worked out once
+    const alike = [...done.keys()].sort().join('\n');
+    let played = playedOn.get(alike);
+    if (played === undefined) playedOn.set(alike, (played = goneOn(before, after.steps, done, goals)));
+    if (played === null) return [];
+    const { left, otherwise, gone, lost } = played;
+    const again = stepsOfPiece(after.steps, progress).filter(
+      (s) => done.has(s.id) && left.has(s.id) && s.operation?.kind !== 'hold',
+    );
+    if ([otherwise, gone, again, lost].every((found) => found.length === 0)) return [];
+    return [{ piece, otherwise, gone, again, lost, left: left.size }];
   });
+}
+
+interface Played extends Pick<CarriedOver, 'otherwise' | 'gone' | 'lost'> {
+  /** steps of the new route that are still to be done */
+  left: ReadonlySet<string>;
+}
+
+/** The new route taken up from where the steps that are done have left the wood; null for a plan from before routes. */
+function goneOn(
+  before: readonly Step[],
+  after: readonly Step[],
+  done: PieceProgress['done'],
+  goals: ReturnType<typeof goalsOf>,
+): Played | null {
+  const now = new Map(after.map((s) => [s.id, s]));
+  const made = before.filter((s) => done.has(s.id));
+  if (made.some((s) => s.operation === undefined)) return null;
+  const { rest, end } = restOf(operationsOf(after), appliedAll(operationsOf(made)), new Set(done.keys()));
+  return {
+    left: new Set(rest.map((o) => o.id)),
+    otherwise: made.flatMap((step) => differs(step, now.get(step.id)) ?? []),
+    gone: made.filter((s) => !now.has(s.id)),
+    lost: covers(end, goals).map((f) => f.what),
+  };
 }
 
 const operationsOf = (steps: readonly Step[]): Operation[] => steps.flatMap((s) => s.operation ?? []);
