@@ -11,7 +11,7 @@ export function mountFigures(mount: Mount, work: HeldWork, { lathe }: Workshop):
   const { blank, outline, part } = work;
   const swept = Math.max(blank.diagonal, ...sweeps(part, outline, blank.diagonal / 2).map((s) => s.diameter));
   const taken = blank.length + mount.reach;
-  const slender = blank.length / slimmestOf(outline);
+  const slender = blank.length / slimmestOf(outline).diameter;
   const tape = tapedHold(mount, work);
   return [
     {
@@ -63,7 +63,7 @@ export function mountFigures(mount: Mount, work: HeldWork, { lathe }: Workshop):
         source: 'bench practice: chatters above 4 when free, whips above 12 between centres',
         inputs: [
           { label: 'blank', value: blank.length, unit: 'mm' },
-          { label: 'thinnest place', value: slimmestOf(outline), unit: 'mm' },
+          { label: 'thinnest place', value: slimmestOf(outline).diameter, unit: 'mm' },
         ],
       },
     },

@@ -155,7 +155,7 @@ function roomSaid(mount: Mount, { blank, tailDrill }: HeldWork, { lathe, fixture
 
 function stiffnessSaid(mount: Mount, { outline, blank }: HeldWork, { fixtures = [] }: Workshop): Said[] {
   const steady = fixtures.find((f) => f.kind === 'steady');
-  const slender = blank.length / slimmestOf(outline);
+  const slender = blank.length / slimmestOf(outline).diameter;
   if (mount.tailstock === null && slender > SLENDER_FREE)
     return [
       [

@@ -8,7 +8,6 @@ import {
   meetingOf,
   outlineOf,
   STARTING_FORMS,
-  weakPlaces,
   type Element,
   type MatingOutline,
   type Part,
@@ -66,28 +65,6 @@ describe('design advice', () => {
     expect(whole.axialInertia).toBeGreaterThan(whole.transverseInertia * 0.5);
     const apart = itemSolid({ ...body, joins: [] });
     expect(apart.volume).toBeCloseTo(parts[0]!.volume, 6);
-  });
-
-  it('finds the thinnest and the least stiff place, which a bore can part', () => {
-    const outline = chain(
-      [
-        { kind: 'cylinder', id: 'a', length: dim(40) },
-        { kind: 'cove', id: 'b', length: dim(20), bottom: dim(16) },
-        { kind: 'cylinder', id: 'c', length: dim(40) },
-      ],
-      24,
-    );
-    const bore = {
-      id: 'h',
-      name: 'bore',
-      from: 'far' as const,
-      through: false,
-      pointAngle: 180,
-      steps: [{ diameter: dim(23), depth: dim(30) }],
-    };
-    expect(weakPlaces(outline, [])!.narrowest.x).toBeCloseTo(50, 0);
-    expect(weakPlaces(outline, [])!.narrowest.diameter).toBeCloseTo(16, 2);
-    expect(weakPlaces(outline, [bore])!.leastStiff.x).toBeGreaterThan(69);
   });
 });
 

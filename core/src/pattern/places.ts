@@ -1,7 +1,9 @@
-import { boreAt } from './hole.js';
+import { turningPoint } from './arc.js';
+import { boreOf, type Bore } from './crossHole.js';
+import { boreAt, holeBoundary } from './hole.js';
 import type { Outline } from './outline.js';
-import type { Hole } from './pattern.js';
-import { extremes, radiusAt, type DiameterAt } from './radius.js';
+import type { CrossHole, Hole } from './pattern.js';
+import { carryingStretch, radiiAt, slimmestOf, widestOf, type DiameterAt } from './radius.js';
 
 /** The places of a part that decide how it behaves: thinnest outside, and least stiff. */
 export interface WeakPlaces {
@@ -10,27 +12,71 @@ export interface WeakPlaces {
   leastStiff: { x: number; secondMoment: number };
 }
 
-/** Nearer to an end than this share of the length nothing bends, and a point is no waist. */
-const END_SHARE = 0.12;
-const PLACES = 200;
+/**
+ * Thinnest place that carries wood on both sides, and the least stiff section there: I = π/4 (R⁴ − bore⁴) of the ring, less
+ * what cross holes take out of it. Between breaks of the outline and of the holes the section changes steadily; its least is
+ * found there by golden sections. Null for a part without length.
+ */
+export function weakPlaces(
+  outline: Outline,
+  holes: readonly Hole[],
+  crossHoles: readonly CrossHole[] = [],
+): WeakPlaces | null {
+  if (outline.length <= 0) return null;
+  const bores = crossHoles.map((hole) => boreOf(hole, outline));
+  const own = widestOf(outline).x;
+  const { from, to } = carryingStretch(outline) ?? { from: own, to: own };
+  const stiffness = (x: number) => secondMomentAt(outline, holes, bores, x);
+  const places = [from, ...breaksOf(outline, holes, bores).filter((x) => x > from && x < to), to];
+  const least = places
+    .flatMap((x, i) => [x, leastBetween(stiffness, x, places[i + 1] ?? x)])
+    .map((x) => ({ x, secondMoment: stiffness(x) }))
+    .reduce((a, b) => (b.secondMoment < a.secondMoment ? b : a));
+  return { narrowest: slimmestOf(outline), leastStiff: least };
+}
+
+/** Where the section begins to change otherwise, from the reference end, mm; each once. */
+function breaksOf(outline: Outline, holes: readonly Hole[], bores: readonly Bore[]): number[] {
+  const places = [
+    ...outline.segments.flatMap((s) => [s.x0, turningPoint(s)?.x ?? s.x1, s.x1]),
+    ...holes.flatMap((hole) => holeBoundary(hole, outline.length).flatMap((s) => [s.x0, s.x1])),
+    ...bores.flatMap(({ x, radius }) => [x - radius, x, x + radius]),
+  ];
+  return [...new Set(places)].sort((a, b) => a - b);
+}
+
+/** Second moment of area about the axis, in the plane in which it is least, mm⁴; at a shoulder that of its thinner side. */
+function secondMomentAt(outline: Outline, holes: readonly Hole[], bores: readonly Bore[], x: number): number {
+  const { before, after } = radiiAt(outline, x);
+  const sides = [before, after].filter((r) => r > 0);
+  const r = sides.length > 0 ? Math.min(...sides) : 0;
+  const bore = Math.min(r, boreAt(holes, outline, x));
+  const taken = bores.map((cross) => strip(r, halfWidthAt(cross, x)) - strip(bore, halfWidthAt(cross, x)));
+  return Math.max(0, (Math.PI / 4) * (r ** 4 - bore ** 4) - taken.reduce((sum, t) => sum + t, 0));
+}
+
+const halfWidthAt = ({ x: centre, radius }: Bore, x: number): number =>
+  Math.sqrt(Math.max(0, radius ** 2 - (x - centre) ** 2));
 
 /**
- * Narrowest waist, exact, and least stiff section away from the ends: I = π/4 (R⁴ − bore⁴) of the ring,
- * looked at in 200 places, at the waist and beside every break. Null for a part without length.
+ * What a slot through the middle, 2h wide, takes from the second moment of a round of radius r about the axis square to the
+ * slot: ∫ 2/3 (r² − z²)^{3/2} dz from −h to h, by parts 1/6 [h (5r² − 2h²) √(r² − h²) + 3r⁴ asin(h/r)]. A blind hole is counted as
+ * one that goes through: what is left under it holds little. mm⁴
  */
-export function weakPlaces(outline: Outline, holes: readonly Hole[]): WeakPlaces | null {
-  const [from, to] = [END_SHARE * outline.length, (1 - END_SHARE) * outline.length];
-  if (outline.length <= 0) return null;
-  const even = Array.from({ length: PLACES + 1 }, (_, i) => from + ((to - from) * i) / PLACES);
-  const breaks = outline.segments.flatMap((s) => [s.x0 - 1e-6, s.x0 + 1e-6, (s.x0 + s.x1) / 2]);
-  const narrowest = extremes(outline, from, to).smallest;
-  const places = [...even, ...breaks, narrowest.x].filter((x) => x >= from && x <= to);
-  let leastStiff = { x: from, secondMoment: Infinity };
-  for (const x of places) {
-    const r = radiusAt(outline, x);
-    const bore = boreAt(holes, outline, x);
-    const secondMoment = (Math.PI / 4) * (r ** 4 - bore ** 4);
-    if (secondMoment < leastStiff.secondMoment) leastStiff = { x, secondMoment };
+function strip(r: number, halfWidth: number): number {
+  if (r <= 0) return 0;
+  const h = Math.min(r, halfWidth);
+  return (h * (5 * r * r - 2 * h * h) * Math.sqrt(r * r - h * h) + 3 * r ** 4 * Math.asin(h / r)) / 6;
+}
+
+const GOLDEN = (Math.sqrt(5) - 1) / 2;
+
+/** Where a function that sinks and then rises is least between two places; to a thousandth of a mm. */
+function leastBetween(f: (x: number) => number, a: number, b: number): number {
+  while (b - a > 1e-3) {
+    const [left, right] = [b - GOLDEN * (b - a), a + GOLDEN * (b - a)];
+    if (f(left) <= f(right)) b = right;
+    else a = left;
   }
-  return { narrowest, leastStiff };
+  return (a + b) / 2;
 }

@@ -34,15 +34,19 @@ export function extremes(
 ): { largest: DiameterAt; smallest: DiameterAt } {
   let largest = { x: from, diameter: -Infinity };
   let smallest = { x: from, diameter: Infinity };
-  for (const segment of outline.segments) {
-    if (segment.x1 < from || segment.x0 > to) continue;
-    for (const { x, r } of candidates(segment, from, to)) {
-      if (2 * r > largest.diameter) largest = { x, diameter: 2 * r };
-      if (2 * r < smallest.diameter) smallest = { x, diameter: 2 * r };
-    }
+  for (const place of candidatesIn(outline, from, to)) {
+    if (place.diameter > largest.diameter) largest = place;
+    if (place.diameter < smallest.diameter) smallest = place;
   }
   return { largest, smallest };
 }
+
+/** Every place between two positions where the diameter can be largest or smallest, mm. */
+const candidatesIn = ({ segments }: Drawn, from: number, to: number): DiameterAt[] =>
+  segments
+    .filter(({ x0, x1 }) => x1 >= from && x0 <= to)
+    .flatMap((segment) => candidates(segment, from, to))
+    .map(({ x, r }) => ({ x, diameter: 2 * r }));
 
 function candidates(segment: Segment, from: number, to: number): { x: number; r: number }[] {
   const { x0, x1 } = segment;
@@ -94,18 +98,37 @@ export function peaksOf(
 const SEEN = 1e-6;
 
 /**
- * Thinnest place that still carries wood on both sides of it, mm: waists, and breaks between elements. How
- * thin the ends themselves are does not count: beyond them nothing hangs. What is one element without a waist, like a ball,
- * is as thin as it is thick.
+ * Stretch that carries wood on both sides of it, mm: all but what thins out towards an end, which counts from where it is
+ * no longer part of its element, or from its waist; beyond that nothing hangs. Null where that is all there is, as at a ball.
  */
-export function slimmestOf(outline: Pick<Outline, 'segments' | 'spans'>): number {
+export function carryingStretch(
+  outline: Pick<Outline, 'segments' | 'spans'>,
+): { from: number; to: number } | null {
   const [first, last] = [outline.spans[0], outline.spans.at(-1)];
-  if (!first || !last) return 0;
-  const waists = [first, last].flatMap((span) => peaksOf(outline, span).filter((p) => p.is === 'bottom'));
-  const inner = first === last ? 0 : extremes(outline, first.x1, last.x0).smallest.diameter;
+  if (!first || !last) return null;
+  const from =
+    waistIn(outline, first) ?? (thinsTo(outline, first, first.startDiameter) ? first.x1 : first.x0);
+  const to = waistIn(outline, last) ?? (thinsTo(outline, last, last.endDiameter) ? last.x0 : last.x1);
+  return from > to ? null : { from, to };
+}
+
+const waistIn = (outline: Drawn, span: ElementSpan): number | undefined =>
+  peaksOf(outline, span).find((p) => p.is === 'bottom')?.x;
+
+/** An element is thicker somewhere than at that end of it. */
+const thinsTo = (outline: Drawn, { element, x0, x1 }: ElementSpan, end: number): boolean =>
+  extremes({ segments: ownSegments(outline, element.id) }, x0, x1).largest.diameter > end + SEEN;
+
+/**
+ * Thinnest place that still carries wood on both sides of it, mm: waists, and breaks between elements. What carries nothing
+ * but itself, like a ball, is as thin as it is thick.
+ */
+export function slimmestOf(outline: Pick<Outline, 'segments' | 'spans'>): DiameterAt {
+  const stretch = carryingStretch(outline);
+  if (!stretch) return widestOf(outline);
   // a point is an end, whatever begins there
-  const places = [inner, ...waists.map((w) => w.diameter)].filter((d) => d > SEEN);
-  return places.length > 0 ? Math.min(...places) : widestOf(outline).diameter;
+  const places = candidatesIn(outline, stretch.from, stretch.to).filter(({ diameter }) => diameter > SEEN);
+  return places.reduce((a, b) => (b.diameter < a.diameter ? b : a), widestOf(outline));
 }
 
 /** Points along the edge whose chords stray by at most `chordError` from it; a step is two points. mm */

@@ -4,7 +4,7 @@ import type { PartDraft } from './partPlan.js';
 
 /** What the shape alone tells: thinnest and least stiff place, balance, how it turns. */
 export function shapeFigures(part: Part, { outline, holes, material }: PartDraft): Figure[] {
-  const weak = weakPlaces(outline, holes);
+  const weak = weakPlaces(outline, holes, part.crossHoles);
   const solid = drilledSolid(outline, holes);
   // g·mm² from mm⁵ and g/cm³
   const grams = material.density / 1000;
@@ -17,7 +17,7 @@ export function shapeFigures(part: Part, { outline, holes, material }: PartDraft
         value: weak.narrowest.diameter,
         unit: 'mm',
         working: {
-          rule: 'Smallest diameter away from the ends.',
+          rule: 'Smallest diameter that carries wood on both sides of it.',
           source: 'the outline',
           inputs: [{ label: 'from the reference end', value: weak.narrowest.x, unit: 'mm' }],
         },
@@ -28,8 +28,8 @@ export function shapeFigures(part: Part, { outline, holes, material }: PartDraft
         value: weak.leastStiff.x,
         unit: 'mm',
         working: {
-          rule: 'Where the second moment of area π/4 (R⁴ − bore⁴) is smallest.',
-          source: 'geometry of the ring',
+          rule: 'Where the second moment of area is smallest: π/4 (R⁴ − bore⁴), less what cross holes take out of it.',
+          source: 'geometry of the section',
           inputs: [{ label: 'second moment, mm⁴', value: Math.round(weak.leastStiff.secondMoment) }],
         },
       },
