@@ -53,7 +53,7 @@ export function planDrilling(
   const wall = leastWall(outline, holes);
   const findings = [
     ...operations.flatMap((o) => bitFindings(part.id, o)),
-    ...wallFindings(part, wall, workshop.allowances.leastWall),
+    ...wallFindings(part, outline, holes, workshop.allowances.leastWall),
     ...driftFindings(part, wall, operations, workshop.allowances.leastWall),
     ...engagementFindings(part, needed),
     ...heatFindings(part, operations, site.material),
@@ -237,25 +237,31 @@ function mergeSteps(operations: readonly DrillOperation[], wishes: readonly Need
   return [...holes.values()];
 }
 
-function wallFindings(part: Part, found: LeastWall | null, least: number): Finding[] {
-  if (!found || found.wall >= least - 1e-6) return [];
-  const through = found.wall <= 0;
-  return [
-    {
-      id: `drill.wall.${part.id}`,
+/** Every hole whose wall is too thin, the worst first. */
+function wallFindings(part: Part, outline: Outline, holes: readonly Hole[], least: number): Finding[] {
+  const thin = holes
+    .flatMap((hole) => {
+      const found = leastWall(outline, [hole]);
+      return found && found.wall < least - 1e-6 ? [{ name: hole.name, ...found }] : [];
+    })
+    .sort((a, b) => a.wall - b.wall);
+  return thin.map(({ name, wall, x, holeId }, i) => {
+    const through = wall <= 0;
+    return {
+      id: i === 0 ? `drill.wall.${part.id}` : `drill.wall.${part.id}.${holeId}`,
       severity: through ? 'stop' : 'warn',
       stage: 'drill',
       partId: part.id,
-      x: found.x,
+      x,
       what: through
-        ? `A hole breaks through the outside at ${len(found.x)}.`
-        : `Only ${len(found.wall)} of wood is left at ${len(found.x)}.`,
+        ? `The ${name} breaks through the outside at ${len(x)}.`
+        : `Only ${len(wall)} of wood is left at the ${name}, at ${len(x)}.`,
       why: through
-        ? `It passes the outline by ${len(-found.wall)}.`
+        ? `It passes the outline by ${len(-wall)}.`
         : `Below ${len(least)} a wall flexes under the tool and may split when the hardware goes in.`,
       remedy: 'Make the piece thicker there, drill less deep, or choose other hardware.',
-    },
-  ];
+    };
+  });
 }
 
 /** What a bit that drifts would do to the wall: the whole least wall against the worst drift of its hole. */

@@ -83,6 +83,17 @@ export function pointAt(segment: Segment, t: number): { x: number; r: number; dx
   };
 }
 
+/** What of a segment lies between two positions; null where nothing does. */
+export function clippedTo(segment: Segment, from: number, to: number): Segment | null {
+  const { elementId, x0, x1, bulge } = segment;
+  if (x1 < from || x0 > to) return null;
+  if (x0 >= from && x1 <= to) return segment;
+  const [a, b] = [Math.max(x0, from), Math.min(x1, to)];
+  const [ra, rb] = [radiusOn(segment, a), radiusOn(segment, b)];
+  if (bulge === 0) return { elementId, x0: a, r0: ra, x1: b, r1: rb, bulge };
+  return arcFrom(elementId, a, ra, b, rb, circleOf(segment).radius, bulge > 0 ? 'out' : 'in');
+}
+
 /** Radius of a segment at x, which must lie between its ends; on a shoulder the larger one. */
 export function radiusOn(segment: Segment, x: number): number {
   const { x0, r0, x1, r1, bulge } = segment;

@@ -3,12 +3,15 @@ import { dim } from '../measure/index.js';
 import {
   chain,
   checkPattern,
-  leastCrossWall,
+  crossWalls,
   radiusAt,
   STARTING_FORMS,
   type CrossHole,
   type Hole,
 } from './index.js';
+
+/** The least of them. */
+const leastCrossWall = (...of: Parameters<typeof crossWalls>) => crossWalls(...of)[0];
 
 const rod = chain([{ kind: 'cylinder', id: 'c', length: dim(100) }], 30);
 const cross = (id: string, at: number, diameter: number, more: Partial<CrossHole> = {}): CrossHole => ({

@@ -48,8 +48,8 @@ export interface CrossWall {
 }
 
 /**
- * Least wood at the cross holes of a part: to the ends, beside the hole, under a blind one, to the axial holes and to each
- * other. Below zero they meet. Null without any.
+ * Wood at the cross holes of a part, the least first, the least of each two once: to the ends, beside the hole, under a blind one, to the axial holes and to each
+ * other. Below zero they meet.
  *
  * Beside it the wood is least in the plane through the axis square to the hole: there the hole is a circle, and the outside
  * its outline, so that what is left is the outline's distance from the centre less the radius. Under a blind one it is the
@@ -59,18 +59,19 @@ export interface CrossWall {
  * its boundary and the other a rectangle. Two cross holes are taken as rods round the segments of
  * their axes with round ends, which are never farther apart than the drilled ones.
  */
-export function leastCrossWall(
+export function crossWalls(
   outline: Outline,
   holes: readonly Hole[],
   crossHoles: readonly CrossHole[],
-): CrossWall | null {
+): CrossWall[] {
   const bores = crossHoles.map((hole) => boreOf(hole, outline));
-  const walls = bores.flatMap((bore, i) => [
-    ...toOutside(bore, outline),
-    ...holes.map((hole) => toAxial(bore, hole, outline.length)),
-    ...bores.slice(i + 1).map((other) => toBore(bore, other)),
-  ]);
-  return walls.reduce<CrossWall | null>((least, w) => (!least || w.wall < least.wall ? w : least), null);
+  return bores
+    .flatMap((bore, i) => [
+      toOutside(bore, outline),
+      ...holes.map((hole) => toAxial(bore, hole, outline.length)),
+      ...bores.slice(i + 1).map((other) => toBore(bore, other)),
+    ])
+    .sort((a, b) => a.wall - b.wall);
 }
 
 /** Wood between the flat bottom of a blind hole and the outside behind it: below zero by how much it breaks out. */
@@ -81,11 +82,11 @@ function wallUnder({ x, radius, end }: Bore, outline: Outline): number {
   return distanceBetween(outline, { elementId: '', x0, r0: -end, x1, r1: -end, bulge: 0 });
 }
 
-function toOutside(bore: Bore, outline: Outline): CrossWall[] {
+function toOutside(bore: Bore, outline: Outline): CrossWall {
   const { x, radius, id: holeId } = bore;
   const walls = [x - radius, outline.length - x - radius, distanceTo(outline, x, 0) - radius];
   if (bore.end > -bore.mouth) walls.push(wallUnder(bore, outline));
-  return walls.map((wall) => ({ wall, x, holeId }));
+  return { wall: Math.min(...walls), x, holeId };
 }
 
 function toAxial(bore: Bore, hole: Hole, length: number): CrossWall {

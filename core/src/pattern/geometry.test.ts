@@ -190,6 +190,27 @@ describe('holes and walls', () => {
     expect(leastWall(outline, [hole(8, 62)])?.wall).toBeCloseTo(-2, 9);
   });
 
+  it('is nothing to speak of where a hole begins in a dome or a point: behind its rim the wood is what it is', () => {
+    const ball = outlineOf(turning(0, { kind: 'sphere', id: 'b', diameter: dim(30), endDiameter: dim(0) }));
+    // the outside is 1.5 from the axis at 15 − √(15² − 1.5²); its wall counts from 1.5 further in
+    const cut = 15 - Math.sqrt(225 - 2.25) + 1.5;
+    const wall = Math.sqrt(225 - (15 - cut) ** 2) - 1.5;
+    for (const from of ['reference', 'far'] as const) {
+      const found = leastWall(ball, [hole(3, 12, { from })]);
+      expect(found?.wall).toBeCloseTo(wall, 6);
+      expect(found?.x).toBeCloseTo(from === 'reference' ? cut : 30 - cut, 6);
+    }
+    expect(leastWall(ball, [hole(3, 30, { through: true })])?.wall).toBeCloseTo(wall, 6);
+    const tip = (length: number) =>
+      outlineOf(
+        turning(0, { kind: 'taper', id: 't', length: dim(length), endDiameter: dim(20) }, cylinder(20)),
+      );
+    expect(leastWall(tip(10), [hole(3, 12)])?.wall).toBeGreaterThan(1);
+    // so slender a tip would be drilled away, and that is said
+    expect(leastWall(tip(40), [hole(3, 12)])?.wall).toBeLessThan(0);
+    expect(leastWall(ball, [hole(29.9, 12)])?.wall).toBeLessThan(0.1);
+  });
+
   it('counts the face beyond a blind hole', () => {
     expect(leastWall(outline, [hole(8, 57)])?.wall).toBeCloseTo(3, 9);
   });

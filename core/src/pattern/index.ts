@@ -72,7 +72,7 @@ export { checkPattern, LONGEST, WIDEST } from './checkPattern.js';
 export { differenceInWords } from './difference.js';
 export type { StartingForm } from './forms/form.js';
 export { STARTING_FORMS } from './forms/index.js';
-export { type Bore, boreOf, type CrossWall, leastCrossWall } from './crossHole.js';
+export { type Bore, boreOf, type CrossWall, crossWalls } from './crossHole.js';
 export { changeOne, inStep, type JoinSides, joinSides, partJoinFindings } from './joins.js';
 export { assembled, type PlacedPart } from './assembled.js';
 export { scaled, type Scaling } from './scale.js';

@@ -1,4 +1,4 @@
-import { circleOf, pointAt, turningPoint, type Segment } from './arc.js';
+import { circleOf, clippedTo, pointAt, turningPoint, type Segment } from './arc.js';
 import { boreAt, holeBoundary } from './hole.js';
 import type { Outline } from './outline.js';
 import type { Hole } from './pattern.js';
@@ -18,22 +18,73 @@ export interface LeastWall {
 /**
  * Least wall of a part: the true distance between the outside and the holes, which for surfaces of
  * revolution about one axis is the distance of their curves in the half plane. Negative when a hole
- * breaks through. For a blind hole the face of the other end counts as outside. Null without holes.
+ * breaks through; where it begins in a rounded end it does not. For a blind hole the face of the other end counts as
+ * outside. Null without holes.
  */
 export function leastWall(outline: Outline, holes: readonly Hole[]): LeastWall | null {
   let least: LeastWall | null = null;
   for (const hole of holes) {
-    const outside = [...outline.segments, ...farFace(outline, hole)];
-    for (const bore of holeBoundary(hole, outline.length))
+    const within = withinRim(outline, hole);
+    const inside = (segment: Segment) => clippedTo(segment, within.from, within.to) ?? [];
+    const outside = [...outline.segments.flatMap(inside), ...farFace(outline, hole)];
+    const bores = holeBoundary(hole, outline.length).map(forwards).flatMap(inside);
+    for (const bore of bores)
       for (const edge of outside) {
         const near = nearest(bore, edge);
         if (least === null || near.distance < least.wall)
           least = { wall: near.distance, x: near.x, holeId: hole.id };
       }
-    const breach = breakThrough(outline, hole);
+    const breach = breakThrough(outline, hole, within);
     if (breach && (least === null || breach.wall < least.wall)) least = breach;
   }
   return least;
+}
+
+const forwards = (s: Segment): Segment =>
+  s.x1 >= s.x0 ? s : { ...s, x0: s.x1, r0: s.r1, x1: s.x0, r1: s.r0 };
+
+interface Stretch {
+  from: number;
+  to: number;
+}
+
+/** Where the walls of a hole count: from behind its rim, to before the rim where it comes out again. */
+function withinRim(outline: Outline, { from, steps, through }: Hole): Stretch {
+  const deep = through ? outline.length : (steps[0]?.depth.mm ?? 0);
+  const first = (steps[0]?.diameter.mm ?? 0) / 2;
+  const last = (steps.at(-1)?.endDiameter ?? steps.at(-1)?.diameter)?.mm ?? 0;
+  const [reference, far] = from === 'reference' ? [first, last / 2] : [last / 2, first];
+  return {
+    from: through || from === 'reference' ? rimOf(outline, 'reference', reference, deep) : -Infinity,
+    to: outline.length - (through || from === 'far' ? rimOf(outline, 'far', far, deep) : -Infinity),
+  };
+}
+
+/**
+ * How deep the rim of a hole reaches into a rounded or pointed end, mm: to where the outside is as wide as the hole, and half
+ * its width further, but no deeper than it is drilled. None at a flat end, nor where the bit would shorten the piece by more
+ * than the hole is wide or deep: -Infinity.
+ */
+function rimOf(outline: Outline, end: 'reference' | 'far', radius: number, deep: number): number {
+  const inward = (x: number) => (end === 'reference' ? x : outline.length - x);
+  const across = (depth: number) => radiusAt(outline, inward(depth));
+  const breaks = outline.segments.flatMap((s) => [s.x0, turningPoint(s)?.x ?? s.x1, s.x1]);
+  const depths = breaks.map(inward).sort((a, b) => a - b);
+  const reached = depths.find((depth) => across(depth) >= radius);
+  const narrow = depths.findLast((depth) => depth < (reached ?? 0));
+  if (reached === undefined || narrow === undefined) return -Infinity;
+  const rim = widensTo(across, radius, narrow, reached);
+  return rim > Math.min(2 * radius, deep) + 1e-9 ? -Infinity : Math.min(rim + radius, deep);
+}
+
+/** Depth at which the outside is first as wide as wanted, between one where it is not and one where it is. mm */
+function widensTo(across: (depth: number) => number, radius: number, narrow: number, wide: number): number {
+  while (wide - narrow > 1e-9) {
+    const middle = (narrow + wide) / 2;
+    if (across(middle) >= radius) wide = middle;
+    else narrow = middle;
+  }
+  return wide;
 }
 
 function farFace(outline: Outline, hole: Hole): Segment[] {
@@ -44,7 +95,7 @@ function farFace(outline: Outline, hole: Hole): Segment[] {
 }
 
 /** Where a corner of the hole lies outside the outline: by how much, as a negative wall. */
-function breakThrough(outline: Outline, hole: Hole): LeastWall | null {
+function breakThrough(outline: Outline, hole: Hole, { from, to }: Stretch): LeastWall | null {
   let breach: LeastWall | null = null;
   const corners = holeBoundary(hole, outline.length).flatMap((s) => [
     [s.x0, s.r0] as const,
@@ -53,6 +104,7 @@ function breakThrough(outline: Outline, hole: Hole): LeastWall | null {
   const inner = outline.segments.flatMap((s) => [s.x0, turningPoint(s)?.x ?? s.x1, s.x1]);
   const probes = [...corners, ...inner.map((x) => [x, boreAt([hole], outline, x)] as const)];
   for (const [x, bore] of probes) {
+    if (x < from || x > to) continue;
     const outside = x < 0 || x > outline.length;
     const wall = outside ? -Math.max(-x, x - outline.length) : smallestRadiusAt(outline, x) - bore;
     if (wall < 0 && (breach === null || wall < breach.wall)) breach = { wall, x, holeId: hole.id };

@@ -106,6 +106,19 @@ describe('holes across', () => {
     expect(findings.find((f) => f.id === 'drill.cross.part1')?.severity).toBe('note');
   });
 
+  it('that leave little wood in several places are warned of in each, with a name of its own', () => {
+    const near = structuredClone(launcher);
+    const [hole] = near.parts[0].crossHoles!;
+    near.parts[0].crossHoles = [
+      { ...hole!, at: dim(6.5) },
+      { ...hole!, id: 'second', name: 'second hole', at: dim(6.5), from: 'far' },
+    ];
+    const found = planOf(near).findings.filter((f) => f.id.startsWith('drill.cross.part1'));
+    expect(found.filter((f) => f.severity === 'warn')).toHaveLength(2);
+    expect(new Set(found.map((f) => f.id)).size).toBe(found.length);
+    expect(found.map((f) => f.what).join(' ')).toContain('second hole');
+  });
+
   it('that leave little wood are warned of', () => {
     const near = structuredClone(launcher);
     near.parts[0].crossHoles = [{ ...near.parts[0].crossHoles![0]!, at: dim(6.5) }];

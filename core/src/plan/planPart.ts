@@ -4,7 +4,7 @@ import type { Station } from '../inspect/index.js';
 import { layoutOf, type Layout } from '../layout/index.js';
 import type { Figure } from '../measure/index.js';
 import { centringOf, mountFigures, mountFindings, type HeldWork } from '../mounting/index.js';
-import { boreOf, drilledSolid, leastCrossWall, leastWall, solidOf, type Part } from '../pattern/index.js';
+import { boreOf, drilledSolid, crossWalls, leastWall, solidOf, type Part } from '../pattern/index.js';
 import { cautionsFor, type Caution } from '../safety/index.js';
 import { finishFindings, grainMicrons, protocolOf } from '../surface/index.js';
 import { orderOfCuts, toolChangesOf, type SpeedChoice } from '../turning/index.js';
@@ -91,7 +91,7 @@ export function planPart(part: Part, inputs: PlanInputs, mate: Mate | null = nul
     ...(part.rings ? { rings: part.rings } : {}),
     leastWall: leastWall(outline, drill.holes),
     bores,
-    crossWall: leastCrossWall(outline, drill.holes, part.crossHoles ?? []),
+    crossWall: crossWalls(outline, drill.holes, part.crossHoles ?? [])[0] ?? null,
     mounts: held.mounts,
     mount: held.mount,
     blank: held.blank,

@@ -1,17 +1,30 @@
 import { len, type Finding } from '../measure/index.js';
-import type { Part } from '../pattern/index.js';
+import { crossWalls, type CrossWall, type Part } from '../pattern/index.js';
 import type { PartDraft } from './partPlan.js';
 
 /** Wood thinner than this beside a cross hole breaks out when it is drilled; typical, unchecked. mm */
 const THIN = 2;
 
 /** What the cross holes leave standing: where they meet other holes, and where wood is thin. */
-export function wallFindings(part: Part, { crossWall, bores = [], holes }: PartDraft): Finding[] {
-  if (!crossWall || crossWall.wall >= THIN) return [];
+export function wallFindings(part: Part, { outline, bores = [], holes }: PartDraft): Finding[] {
   const name = (id: string | undefined) =>
     [...bores, ...holes].find((hole) => hole.id === id)?.name ?? 'outside';
-  const { wall, x, holeId, otherId } = crossWall;
-  const base = { id: `drill.cross.${part.id}`, stage: 'drill', partId: part.id, x } as const;
+  return crossWalls(outline, holes, part.crossHoles ?? [])
+    .filter(({ wall }) => wall < THIN)
+    .flatMap((found, i) => {
+      const { holeId, otherId = 'outside' } = found;
+      const id = `drill.cross.${part.id}${i === 0 ? '' : `.${holeId}.${otherId}`}`;
+      return wallFinding(id, part.id, found, name);
+    });
+}
+
+function wallFinding(
+  id: string,
+  partId: string,
+  { wall, x, holeId, otherId }: CrossWall,
+  name: (id: string | undefined) => string,
+): Finding[] {
+  const base = { id, stage: 'drill', partId, x } as const;
   if (otherId !== undefined && wall < 0)
     return [
       {
