@@ -103,6 +103,25 @@ describe('schedule', () => {
     expect(sooner.spans.find((s) => s.stepId === 'label')?.to).toBe('2026-03-02T08:31');
   });
 
+  it('is over when somebody is there to take the last piece in hand, not in the night in which it cures', () => {
+    const cure = (minutes: number, start: string) =>
+      scheduleBatch(
+        [step('glue', 10, { wait: { minutes, what: 'glue cures' } })],
+        lots(1),
+        hours,
+        wallMinutes(start),
+        'by-piece',
+      ).end;
+    // glued at 15:40 on a Friday; 20 min are the end of the day, 21 are Monday morning
+    expect(cure(20, '2026-03-06T15:30')).toBe('2026-03-06T16:00');
+    expect(cure(21, '2026-03-06T15:30')).toBe('2026-03-09T08:00');
+    // a day on Monday is Tuesday at the same hour; two thirds of one is Tuesday morning
+    expect(cure(1440, '2026-03-02T09:00')).toBe('2026-03-03T09:10');
+    expect(cure(960, '2026-03-02T09:00')).toBe('2026-03-03T08:00');
+    // without a wait the day may end with the work
+    expect(cure(0, '2026-03-06T15:50')).toBe('2026-03-06T16:00');
+  });
+
   it('steps of one run are done in one go, and what prepares is done on all pieces first', () => {
     const at = (holding: string) => ({ place: 'lathe' as const, holding, tailstock: 'up' as const });
     const runs = [

@@ -23,6 +23,7 @@ export { freePieces } from './joining.js';
 export {
   type BatchPiece,
   batchPieces,
+  blanksBegun,
   concerns,
   type Lot,
   lotsOf,

@@ -1,6 +1,7 @@
 import type { Step } from '../route/index.js';
 import {
   batchPieces,
+  blanksBegun,
   contradictions,
   lotsOf,
   nextAction,
@@ -122,4 +123,18 @@ describe('pieces that lie in one blank', () => {
       expect(scheduleBatch(steps, lots(3), hours, 0, school).handsOnMinutes).toBe(9 * 10 + 5 + 2);
     }
   });
+});
+
+it('blanks are begun with the first of their pieces, each once, part by part', () => {
+  const lots = lotsOf([
+    { partId: 'body', pieces: 5 },
+    { partId: 'stem', pieces: 2 },
+  ]);
+  const pieces = batchPieces(lots, [{ partId: 'body', share: { of: 2, place: null } }]);
+  const begun = (...numbers: number[]) => Object.fromEntries(blanksBegun(pieces, new Set(numbers)));
+  expect(begun()).toEqual({});
+  // 1 and 2 lie in one blank, 5 has the third to itself; 6 and 7 are stems
+  expect(begun(1, 2)).toEqual({ body: 1 });
+  expect(begun(2, 5, 7)).toEqual({ body: 2, stem: 1 });
+  expect(begun(1, 2, 3, 4, 5, 6, 7)).toEqual({ body: 3, stem: 2 });
 });

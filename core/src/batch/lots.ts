@@ -87,6 +87,17 @@ export function batchPieces(lots: readonly Lot[], steps: readonly Sharing[]): Ba
   });
 }
 
+/** How many blanks of each part something is done on, by the id of the part: they are cut, whatever comes of the pieces. */
+export function blanksBegun(
+  pieces: readonly BatchPiece[],
+  begun: ReadonlySet<number>,
+): ReadonlyMap<string, number> {
+  const blanks = new Map<string, Set<number>>();
+  for (const { piece, partId, blank } of pieces)
+    if (begun.has(piece)) blanks.set(partId, (blanks.get(partId) ?? new Set()).add(blank));
+  return new Map([...blanks].map(([partId, own]) => [partId, own.size]));
+}
+
 /** Whether a step is one of a piece's own, or of its whole blank. */
 export const concerns = (
   { share, partId, only }: Sharing,

@@ -3,7 +3,7 @@ import type { WorkingHours } from '../workshop/index.js';
 import { runsOf, setupKey, type Step } from '../route/index.js';
 import { waitBehind } from './holds.js';
 import { batchPieces, concerns, type BatchPiece, type Lot } from './lots.js';
-import { localTime, workFrom, type WallMinutes } from './workingTime.js';
+import { localTime, takenInHand, workFrom, type WallMinutes } from './workingTime.js';
 
 /** When a step is first begun and last ended over the batch, on the workshop's clock. */
 interface StepSpan {
@@ -16,7 +16,7 @@ interface StepSpan {
 export interface Schedule {
   school: BatchingSchool;
   start: string;
-  /** the last piece is done, its last wait included */
+  /** the last piece can be taken in hand: it is done, its last wait is over, and somebody is at work */
   end: string;
   elapsedMinutes: number;
   handsOnMinutes: number;
@@ -202,7 +202,8 @@ function work(bench: Bench, batch: Batch, step: Step, piece: BatchPiece): void {
   const span = bench.spans.get(step.id);
   bench.spans.set(step.id, { from: Math.min(span?.from ?? from, from), to: Math.max(span?.to ?? to, to) });
   batch.done[piece.blank]?.set(step.id, to);
-  batch.end = Math.max(batch.end, to + (step.wait?.minutes ?? 0));
+  const waits = step.wait?.minutes ?? 0;
+  batch.end = Math.max(batch.end, waits > 0 ? takenInHand(batch.hours, to + waits) : to);
 }
 
 function preparation(bench: Bench, step: Step, blank: number): number {

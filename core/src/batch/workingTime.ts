@@ -23,6 +23,13 @@ interface Span {
   to: WallMinutes;
 }
 
+/** When somebody is there to take in hand what is ready at some time: then, or when the next working hours begin. */
+export function takenInHand(hours: WorkingHours, ready: WallMinutes): WallMinutes {
+  // what ends as the day does is taken from the lathe as it does
+  const span = spanFrom(hours, ready - 1e-6);
+  return span ? Math.max(ready, span.from) : ready;
+}
+
 /** Days searched for a working window: a shop that works at all works within two weeks. */
 const HORIZON_DAYS = 15;
 

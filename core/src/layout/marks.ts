@@ -4,6 +4,7 @@ import type { MatingFace } from '../hardware/index.js';
 import { kindOf, nameOf, peaksOf, radiusAt, type Bore, type Outline } from '../pattern/index.js';
 import type { Gauge } from '../workshop/index.js';
 import { sandingLeft } from './allowance.js';
+import { toldApart } from './toldApart.js';
 
 /** A line on the story stick, measured from the reference end, mm. */
 export interface Mark {
@@ -98,7 +99,7 @@ export function layoutOf(outline: Outline, site: LayoutSite): Layout {
   const marks = found.map((mark) => ({ ...mark, from: mark.x - datum.x }));
   const sanding = sandingLeft(material, site.firstGrain);
   const places = [...stations(outline).map(onPeg(outline)), ...(site.seats ?? [])].sort((a, b) => a.x - b.x);
-  const sizing = places.map((place): SizingCut => {
+  const cuts = places.map((place): SizingCut => {
     const { id, x, label, finished, tolerance } = place;
     const meets = faces.find((m) => Math.abs(m.x - x) < 1e-6)?.face ?? ('transfer' in place ? place : null);
     const cutTo = finished + (meets ? 0 : sanding);
@@ -115,6 +116,7 @@ export function layoutOf(outline: Outline, site: LayoutSite): Layout {
       ...(meets ? { transfer: meets.transfer } : {}),
     };
   });
+  const sizing = toldApart(cuts);
   return { marks, sizing, datum, figures: sizing.map((cut) => sizingFigure(cut, material, sanding)) };
 }
 

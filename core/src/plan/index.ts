@@ -18,6 +18,7 @@ export { planDifference } from './planDifference.js';
 export { type OffSize, spoilt, type Spoilt } from './spoilt.js';
 export {
   type NextStep,
+  type BatchPart,
   type PartLine,
   type PlanSummary,
   planSummaryOf,

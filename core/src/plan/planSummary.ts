@@ -28,6 +28,12 @@ export interface PartLine {
   octagon: boolean;
 }
 
+/** A part of a batch that is under way. */
+export interface BatchPart extends PartLine {
+  /** blanks on which something is done: they need not be cut any more */
+  begun: number;
+}
+
 export function planSummaryOf(plan: Plan): PlanSummary {
   return {
     steps: stepsOfPlan(plan).map(

@@ -10,7 +10,7 @@ import {
   type Lot,
   type MountKind,
   type NextStep,
-  type PartLine,
+  type BatchPart,
   type StockForm,
 } from '@compas/core';
 import { ApiProperty } from '@nestjs/swagger';
@@ -130,7 +130,7 @@ export class BatchSummaryView extends BatchView {
   @ApiProperty() rejected: number;
   @ApiProperty({ description: 'pieces on which a check or a fit did not hold' }) failed: number;
   @ApiProperty({ description: 'on the workshop’s clock' }) plannedEnd: string;
-  @CoreType('PartLine', { list: true }) parts: PartLine[];
+  @CoreType('BatchPart', { list: true }) parts: BatchPart[];
 }
 
 /** Batches in the order they were made, so many at a time. */

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import {
   batchPieces,
+  blanksBegun,
   lotsOf,
   nextOf,
   piecesIn,
@@ -288,9 +289,11 @@ function summaryView({ summary, at: _, ...view }: ListedRow, pieces: readonly Pi
   const { steps, school, ...shown } = summary;
   const next = nextOf(steps, pieces, school, now);
   const all = batchPieces(view.lots, steps);
+  const begun = blanksBegun(all, new Set(pieces.filter((p) => p.stepsDone > 0).map((p) => p.piece)));
   return {
     ...view,
     ...shown,
+    parts: shown.parts.map((part) => ({ ...part, begun: begun.get(part.partId) ?? 0 })),
     next,
     stepsDone: pieces.reduce((sum, p) => sum + p.stepsDone, 0),
     stepsInAll: pieces.reduce(

@@ -38,6 +38,7 @@ const batch = (i: number, rest: Partial<BatchSummary> = {}): BatchSummary => ({
       materialId: 'ash',
       blank: snapshotOf(exampleInputs(4)).plan.parts[0].blank,
       octagon: false,
+      begun: 0,
     },
   ],
   next: { kind: 'do', piece: 2, step: line('saw', 'Saw the blank') },

@@ -168,12 +168,19 @@ function Orders({ wanted, chosen, spare, habits, onToggle }: OrdersProps) {
               : w.demand.count}{' '}
             of <Sizes mm={[w.demand.section, w.demand.section, w.demand.length]} />,{' '}
             {materialName(habits.materials, w.demand.materialId)}
+            {cutAlready(w) !== '' && <span className="soft">; {cutAlready(w)}</span>}
           </Checkbox>
         </li>
       ))}
     </ul>
   );
 }
+
+/** Of what was ordered, what is cut: so that nobody wonders where the rest is. */
+const cutAlready = ({ begun, shelved }: WantedBlanks): string =>
+  [begun > 0 ? `${begun} begun` : '', shelved > 0 ? `${shelved} on the shelf` : '']
+    .filter((words) => words !== '')
+    .join(', ');
 
 interface FromStockProps extends Pick<ReturnType<typeof cuttable>, 'dry' | 'wet'> {
   left: readonly string[];

@@ -5,14 +5,16 @@ import { cuttable, wantedBlanks } from './cuttingInput.js';
 
 const sawing = sawingOf(newWorkshop('UTC', 'mm'));
 
-const part = (partId: string, change: object) => ({
-  partId,
-  name: partId,
-  materialId: 'ash',
-  blank: { section: 43, length: 95, count: 10 },
-  octagon: true,
-  ...change,
-});
+const part = (partId: string, change: object) =>
+  ({
+    partId,
+    name: partId,
+    materialId: 'ash',
+    blank: { section: 43, length: 95, count: 10 },
+    octagon: true,
+    begun: 0,
+    ...change,
+  }) as BatchSummary['parts'][number];
 const batch = (id: string, change: Partial<BatchSummary> = {}): BatchSummary =>
   ({
     id,
@@ -56,10 +58,20 @@ const blanks = (batchId: string | null, amount: number) =>
 
 describe('what still has to be cut', () => {
   it('is what open batches want and the shelf does not have yet', () => {
-    const batches = [batch('a'), batch('b', { stepsDone: 3 }), batch('c', { putAway: true })];
+    const batches = [batch('a'), batch('c', { putAway: true })];
     expect(wantedBlanks(batches, [], []).map((w) => [w.demand.id, w.demand.count])).toEqual([['a', 10]]);
     expect(wantedBlanks(batches, [blanks('a', 4), blanks('b', 9)], [])[0]?.demand.count).toBe(6);
     expect(wantedBlanks(batches, [blanks('a', 10)], [])).toEqual([]);
+  });
+
+  it('is there until all its blanks are cut, also while its first piece is made', () => {
+    const begun = (count: number) => batch('a', { stepsDone: 3, parts: [part('p1', { begun: count })] });
+    expect(wantedBlanks([begun(1)], [], [])[0]).toMatchObject({ demand: { count: 9 }, begun: 1, shelved: 0 });
+    expect(wantedBlanks([begun(1)], [blanks('a', 7)], [])[0]).toMatchObject({
+      demand: { count: 2 },
+      shelved: 7,
+    });
+    expect(wantedBlanks([begun(10)], [], [])).toEqual([]);
   });
 
   it('comes with spares as the pattern was rejected before', () => {

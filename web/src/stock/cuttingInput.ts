@@ -17,22 +17,27 @@ export interface WantedBlanks {
   /** with what is usually rejected of this pattern on top */
   spare: CutDemand;
   rate: number;
+  /** blanks that pieces were begun from */
+  begun: number;
+  /** blanks that lie on the shelf for it */
+  shelved: number;
 }
 
-/** Blanks of open batches that are not on the shelf yet. */
+/** Blanks of open batches that no piece was begun from and that are not on the shelf yet. */
 export function wantedBlanks(
   batches: readonly BatchSummary[],
   stock: readonly HeldStock[],
   made: readonly Made[],
 ): WantedBlanks[] {
   return batches
-    .filter((b) => !b.putAway && b.stepsDone === 0)
+    .filter((b) => !b.putAway)
     .flatMap((batch) =>
       batch.parts.flatMap((part) => {
         const several = batch.parts.length > 1;
         const { section, length } = part.blank;
         const own = stock.filter((h) => isBlankOf(h.item, batch.id, several ? part : null));
-        const count = part.blank.count - own.reduce((sum, h) => sum + h.amount, 0);
+        const shelved = own.reduce((sum, h) => sum + h.amount, 0);
+        const count = part.blank.count - part.begun - shelved;
         if (count <= 0) return [];
         const demand = {
           id: several ? `${batch.id}/${part.partId}` : batch.id,
@@ -45,7 +50,7 @@ export function wantedBlanks(
           octagon: part.octagon,
         };
         const rate = rateOf(made, batch.patternId);
-        return [{ batch, demand, spare: withSpare(demand, rate), rate }];
+        return [{ batch, demand, spare: withSpare(demand, rate), rate, begun: part.begun, shelved }];
       }),
     );
 }
