@@ -11,7 +11,7 @@ describe('grit ladder', () => {
     // grains 100, 82, 68, 58.5, 46.2, 35: from 100 the farthest within 0.6 is 68, from 68 it is 46.2
     expect(ladder.steps.map((s) => s.abrasive.grit)).toEqual([150, 220, 320, 400]);
     expect(ladder.findings).toEqual([]);
-    expect(ladder.steps[0]?.minutes).toBeCloseTo(1.1, 9); // 0.5 + 50 cm² × 0.012
+    expect(ladder.steps[0]?.minutes).toBeCloseTo(0.6, 9); // 0.5 + 50 cm² × 0.001, to the tenth
   });
 
   it('names a gap and a missing start', () => {

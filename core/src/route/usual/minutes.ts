@@ -16,7 +16,7 @@ export const MINUTES = {
   tenon: 0.8,
   mark: 0.5,
   size: 0.5,
-  shape: 0.6,
+  shape: 0.8,
   shapePerCm2: 0.01,
   ballPerCm2: 0.08,
   hollowPerCm2: 0.12,
