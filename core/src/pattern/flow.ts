@@ -47,7 +47,7 @@ export function flowFindings(part: Part, outline: Outline, mates: readonly Matin
         findings.push({
           ...base,
           id: `pattern.flush.${mate.id}`,
-          what: `The ${part.name} stands ${fine(Math.abs(meeting.step))} ${meeting.step > 0 ? 'above' : 'below'} the ${mate.name} it meets.`,
+          what: `The ${part.name} stands ${fine(Math.abs(meeting.step) / 2)} ${meeting.step > 0 ? 'above' : 'below'} the ${mate.name} it meets.`,
           why: 'A fingernail catches on such a step.',
           remedy: `Set the diameter at this end to ${len(mate.points[0]?.diameter.mm ?? 0)} and hold it.`,
         });

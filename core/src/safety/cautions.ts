@@ -175,7 +175,7 @@ const RULES: Rule[] = [
     applies: (c) => c.material.dust === 'sensitiser',
     at: on('drill', 'rough', 'sand'),
     words: (c) =>
-      `${c.material.name} dust can make people allergic for good: respirator, extraction, gloves off the lathe only, and wash afterwards.`,
+      `${c.material.name} dust can make people allergic for good: respirator, extraction, gloves only away from the lathe, and wash afterwards.`,
   },
   {
     id: 'rest-away',

@@ -23,6 +23,7 @@ export {
   type GaugeKind,
   type Glue,
   GLUE_KINDS,
+  GLUE_WORDS,
   type GlueKind,
   GRIT_SCALES,
   type GritScale,

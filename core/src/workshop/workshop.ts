@@ -1,5 +1,5 @@
 import type { Material } from '../material/index.js';
-import type { Dimension, Schools, Units } from '../measure/index.js';
+import { keysOf, type Dimension, type Schools, type Units } from '../measure/index.js';
 import type { Habit } from './ownWay.js';
 
 /** What turns the work. A treadle or pole lathe has no rpm: plans leave speeds out. */
@@ -172,7 +172,14 @@ export interface Finish {
   coats: number;
 }
 
-export const GLUE_KINDS = ['epoxy', 'cyanoacrylate', 'wood glue', 'foaming'] as const;
+/** Glues by the names they are kept under, as they are called. */
+export const GLUE_WORDS = {
+  epoxy: 'epoxy',
+  cyanoacrylate: 'cyanoacrylate',
+  'wood glue': 'wood glue',
+  foaming: 'foaming polyurethane glue',
+} as const;
+export const GLUE_KINDS = keysOf(GLUE_WORDS);
 export type GlueKind = (typeof GLUE_KINDS)[number];
 
 export interface Glue {

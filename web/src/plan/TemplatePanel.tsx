@@ -1,17 +1,9 @@
-import {
-  copyingOf,
-  printedLength,
-  templateFindings,
-  type Missed,
-  type PartPlan,
-  type Workshop,
-} from '@compas/core';
-import { useState } from 'react';
+import { copyingOf, templateFindings, type Missed, type PartPlan, type Workshop } from '@compas/core';
 import { Link } from 'react-router';
 import { Findings } from '../ui/Findings.js';
 import { Length, Say } from '../ui/Length.js';
-import { LengthInput } from '../ui/LengthInput.js';
 import { Print1to1 } from './Paper.js';
+import { PrintedCheck } from './PrintedCheck.js';
 import { useTemplate } from './useTemplate.js';
 
 interface TemplatePanelProps {
@@ -96,24 +88,3 @@ const Radius = ({ mm }: { mm: number }) =>
       radius <Length mm={mm} />
     </>
   );
-
-/** What was printed or cut is measured before it is trusted. */
-function PrintedCheck({ length }: { length: number }) {
-  const [measured, setMeasured] = useState({ mm: 100 });
-  const { words, good } = printedLength(measured.mm, length);
-  return (
-    <div className="sheet">
-      <LengthInput
-        label="The 100 mm between the notches measure"
-        showLabel
-        value={measured}
-        onChange={setMeasured}
-        fit={{ what: 'a bar of 100 mm', minMm: 80, maxMm: 120 }}
-      />
-      <p className={good ? undefined : 'bad'}>
-        {good ? '✔ ' : '■ '}
-        <Say text={words} />
-      </p>
-    </div>
-  );
-}

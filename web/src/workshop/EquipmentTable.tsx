@@ -131,7 +131,7 @@ function Cell<T extends { id: string }>({ item, column, label, onChange }: CellP
           value={String(value)}
           className="w-name"
           onChange={set}
-          options={column.choices.map((c) => ({ value: c, label: c }))}
+          options={column.choices.map((c) => ({ value: c, label: column.words?.[c] ?? c }))}
         />
       );
   }

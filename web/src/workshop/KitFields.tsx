@@ -62,6 +62,35 @@ export function WordField({
   );
 }
 
+/** What something of a kit costs, in the workshop's currency; null where it is not known. */
+export function MoneyField({
+  kit,
+  label,
+  currency,
+  minor,
+  onChange,
+}: {
+  kit: NewKit;
+  label: string;
+  currency: string;
+  minor: number | null;
+  onChange: (minor: number | null) => void;
+}) {
+  return (
+    <label>
+      {label}, {currency}
+      <InputNumber
+        aria-label={`${kit.name}, ${label.toLowerCase()}`}
+        value={minor === null ? null : minor / 100}
+        min={0}
+        precision={2}
+        step={0.1}
+        onChange={(n) => onChange(n === null ? null : Math.round(n * 100))}
+      />
+    </label>
+  );
+}
+
 /** A whole number of a kit; null where it need not be known. */
 export function CountField({
   kit,

@@ -1,13 +1,13 @@
-import { type Dimension, GLUE_KINDS, KIT_KINDS, type NewKit, type Workshop } from '@compas/core';
+import { type Dimension, currencyOf, GLUE_WORDS, KIT_KINDS, type NewKit, type Workshop } from '@compas/core';
 import { Button, Input, Select } from 'antd';
 import { useChange } from '../api/useChange.js';
 import { createKit, removeKit } from '../api/workshop.js';
 import { KeptHere } from '../saving/KeptHere.js';
 import { useKeptForm } from '../saving/useKeptForm.js';
-import { choicesFrom } from '../ui/choices.js';
+import { choicesOf } from '../ui/choices.js';
 import { Trouble } from '../ui/Trouble.js';
 import { KitAsks } from './KitAsks.js';
-import { CountField, KitLengthField, WordField } from './KitFields.js';
+import { CountField, KitLengthField, MoneyField, WordField } from './KitFields.js';
 import { useKitSave } from './useKitSave.js';
 
 /** A kit with one field set, or left out. */
@@ -65,10 +65,11 @@ export function KitForm({ held, first, workshop, onDone }: KitFormProps) {
           value={kit.onHand}
           onChange={(n) => n !== null && set('onHand', n)}
         />
-        <CountField
+        <MoneyField
           kit={kit}
-          label="One costs, cents"
-          value={kit.cost ?? null}
+          label="One costs"
+          currency={currencyOf(workshop)}
+          minor={kit.cost ?? null}
           onChange={(n) => set('cost', n ?? undefined)}
         />
         <CountField
@@ -91,7 +92,7 @@ export function KitForm({ held, first, workshop, onDone }: KitFormProps) {
               value={kit.glue}
               className="w-word"
               onChange={(glue) => set('glue', glue)}
-              options={choicesFrom(GLUE_KINDS)}
+              options={choicesOf(GLUE_WORDS)}
             />
           </label>
         )}

@@ -1,5 +1,6 @@
 import { type Drive, DRIVE_KINDS, type Workshop } from '@compas/core';
 import { Button, Input, InputNumber, Select } from 'antd';
+import { useState } from 'react';
 import { LengthInput } from '../ui/LengthInput.js';
 import { choicesOf } from '../ui/choices.js';
 import { LATHE_WORDS } from './words.js';
@@ -21,6 +22,8 @@ const USUAL_QUILL = 60;
 /** The lathe: what turns it, what fits on it. */
 export function LatheSection({ workshop, onChange }: SectionProps) {
   const { lathe } = workshop;
+  // who looks at another drive and comes back finds their own speeds
+  const [had, setHad] = useState<Partial<Record<Drive['kind'], Drive>>>({});
   const set = (change: Partial<Workshop['lathe']>) =>
     onChange({ ...workshop, lathe: { ...lathe, ...change } });
   return (
@@ -37,7 +40,10 @@ export function LatheSection({ workshop, onChange }: SectionProps) {
             aria-label={LATHE_WORDS.drive}
             value={lathe.drive.kind}
             className="w-phrase"
-            onChange={(kind) => set({ drive: FRESH_DRIVE[kind] })}
+            onChange={(kind) => {
+              setHad({ ...had, [lathe.drive.kind]: lathe.drive });
+              set({ drive: had[kind] ?? FRESH_DRIVE[kind] });
+            }}
             options={choicesOf(DRIVE_KINDS)}
           />
         </label>

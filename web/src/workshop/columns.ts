@@ -13,6 +13,7 @@ import {
   GAUGE_KINDS,
   type Glue,
   GLUE_KINDS,
+  GLUE_WORDS,
   GRIT_SCALES,
   type Jaws,
   type Mandrel,
@@ -34,7 +35,13 @@ type CellKind<T> =
   | { key: keyof T & string; label: string; kind: 'dimension' }
   | { key: keyof T & string; label: string; kind: 'bit size' }
   | { key: keyof T & string; label: string; kind: 'number'; unit?: string }
-  | { key: keyof T & string; label: string; kind: 'choice'; choices: readonly string[] };
+  | {
+      key: keyof T & string;
+      label: string;
+      kind: 'choice';
+      choices: readonly string[];
+      words?: Readonly<Record<string, string>>;
+    };
 
 /** A list of equipment: what it is called, its columns, and what a new entry begins as. */
 export interface EquipmentKind<T> {
@@ -193,6 +200,7 @@ export const glueKind: EquipmentKind<Glue> = {
       label: 'Kind',
       kind: 'choice',
       choices: GLUE_KINDS,
+      words: GLUE_WORDS,
     },
     { key: 'cureMinutes', label: 'Cures in', kind: 'number', unit: 'min' },
   ],

@@ -35,6 +35,19 @@ describe('a kit', () => {
     expect(localStorage.getItem('compas.draft/kits/k1')).toBeNull();
   });
 
+  it('is paid for in the money of the workshop, not in its smallest coin', async () => {
+    const asked = answering({ ...shelf(kit, 3), [PUT]: () => ({ body: {} }) });
+    const { user } = shown();
+    const cost = screen.getByRole('spinbutton', { name: 'Steel stopper, one costs' });
+    expect(cost.closest('label')?.textContent).toContain('One costs, EUR');
+    await user.clear(cost);
+    await user.type(cost, '3.29');
+    await user.click(screen.getByRole('button', { name: 'Save the kit' }));
+    await waitFor(() =>
+      expect(asked.find((a) => a.method === 'PUT')?.body).toMatchObject({ kit: { cost: 329 } }),
+    );
+  });
+
   it('that somebody counted too is asked about by the name of the field, and both counts', async () => {
     const version = 4;
     const theirs = { ...kit, onHand: 7 };

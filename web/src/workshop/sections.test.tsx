@@ -128,7 +128,10 @@ describe('habits', () => {
 
 describe('the lathe', () => {
   it('is driven as is chosen, with what that drive needs', async () => {
+    const { lathe } = newWorkshop('UTC', 'mm');
+    owned = { lathe: { ...lathe, drive: { kind: 'pulleys', speeds: [430, 1180] } } };
     shown(LatheSection);
+    owned = {};
     await choose('Driven by', 'treadle or pole');
     expect(workshop.lathe.drive).toEqual({ kind: 'treadle' });
     expect(screen.getByText('Plans leave speeds out.')).toBeTruthy();
@@ -138,6 +141,9 @@ describe('the lathe', () => {
     fireEvent.blur(slowest);
     expect(workshop.lathe.drive).toMatchObject({ kind: 'range', slowest: 333 });
     expect(within(document.body).getByLabelText('Fastest, rpm')).toBeTruthy();
+    // back at the belt its own speeds are there, not fresh ones
+    await choose('Driven by', 'motor with belt steps');
+    expect(workshop.lathe.drive).toEqual({ kind: 'pulleys', speeds: [430, 1180] });
   });
 });
 
