@@ -180,6 +180,19 @@ test('a sample is copied by a calliper that types: the next row stands ready', a
   await expect(page.locator('main')).toContainText('elements 1');
   await page.getByRole('button', { name: 'Make the pattern' }).click();
   await expect(page.getByRole('textbox', { name: 'taper, end diameter' })).toHaveValue('24');
+
+  await test.step('what is changed is planned before it is saved, and saved before it is kept', async () => {
+    const stock = page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: 'Stock' });
+    await give(page, 'taper, end diameter', '44');
+    await stock.click();
+    await expect(page.getByRole('heading', { name: /blanks, (4[5-9]|5\d)\.\d\smm square/ })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Keep the plan' })).toHaveCount(0);
+    await page.getByRole('link', { name: /save the pattern, then keep the plan/ }).click();
+    await page.getByRole('button', { name: 'Save as revision 2' }).click();
+    await expect(page.getByRole('button', { name: 'Revision 2' })).toBeVisible();
+    await stock.click();
+    await expect(page.getByRole('button', { name: 'Keep the plan' })).toBeVisible();
+  });
 });
 
 test('parts that join keep in step, and an item of two parts is ordered whole, or one part of it', async ({

@@ -55,8 +55,8 @@ export function EditorTitle(props: EditorTitleProps) {
         <Link to={`/patterns/${pattern.id}/plan/stock?show=${partId}`}>
           <Button
             type={changed ? 'default' : 'primary'}
-            disabled={changed}
-            title={changed ? 'Save first: plans are made of revisions' : undefined}
+            disabled={changed && !onSave}
+            title={changed && !onSave ? 'It cannot be made as it stands' : undefined}
           >
             Order some
           </Button>

@@ -51,7 +51,7 @@ function Editor({ pattern, workshop, kits }: { pattern: Pattern; workshop: Works
   const { plan, error: planError } = useDraftPlan(calm, spot, workshop, kits);
   const problems = useMemo(() => checkPattern(calm).map(problemFinding), [calm]);
   useEditorKeys(undo, redo, draft.save);
-  useGuard(draft.changed);
+  useGuard(draft.changed, `/patterns/${pattern.id}/plan/`);
   const editor = useMemo<EditorState>(
     () => ({
       body,
@@ -99,7 +99,7 @@ function Editor({ pattern, workshop, kits }: { pattern: Pattern; workshop: Works
           band={<NotedHere wish="Change what it says, and save: that is the next revision." />}
           stage="pattern"
           findings={[...problems, ...(plan?.findings ?? [])]}
-          to={draft.changed ? () => null : stageOf(pattern.id)}
+          to={problems.length > 0 ? () => null : stageOf(pattern.id)}
           aside={
             <>
               <KeptHere at={draft.keptAt} room={draft.room} onTakeBack={draft.takeBack} />

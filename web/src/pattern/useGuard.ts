@@ -2,11 +2,17 @@ import { App } from 'antd';
 import { useEffect } from 'react';
 import { useBlocker } from 'react-router';
 
-/** Asks before one goes on with changes that are not saved; they stay on this device. */
-export function useGuard(changed: boolean): void {
+/**
+ * Asks before one goes on with changes that are not saved; they stay on this device.
+ * @param along addresses that take them along begin so
+ */
+export function useGuard(changed: boolean, along: string): void {
   const { modal } = App.useApp();
   const blocker = useBlocker(
-    ({ currentLocation, nextLocation }) => changed && currentLocation.pathname !== nextLocation.pathname,
+    ({ currentLocation, nextLocation }) =>
+      changed &&
+      currentLocation.pathname !== nextLocation.pathname &&
+      !nextLocation.pathname.startsWith(along),
   );
   useEffect(() => {
     if (blocker.state !== 'blocked') return;

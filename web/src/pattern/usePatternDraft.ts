@@ -4,21 +4,16 @@ import { App } from 'antd';
 import { useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { createPattern, patternQuery, savePattern, type Pattern } from '../api/patterns.js';
+import { patternDraft, type EditedPattern as Edited } from '../saving/editedPattern.js';
 import { unsaved, useDraft } from '../saving/useDraft.js';
 import { useSharedSave } from '../saving/useSharedSave.js';
 import { useHistory } from './useHistory.js';
-
-/** What of a pattern is edited together. */
-interface Edited {
-  name: string;
-  body: PatternBody;
-}
 
 const editedOf = ({ name, body, version }: Pattern) => ({ value: { name, body }, version });
 
 /** A pattern while it is edited: its history, what is kept of it on this device, and how it is saved. */
 export function usePatternDraft(pattern: Pattern) {
-  const thing = `pattern/${pattern.id}`;
+  const thing = patternDraft(pattern.id);
   const client = useQueryClient();
   const navigate = useNavigate();
   const { message } = App.useApp();

@@ -13,6 +13,7 @@ import { Findings } from '../ui/Findings.js';
 import { FOR, LINES, linesIn, ORDER, SHOWN } from '../ui/planAddress.js';
 import { NotedHere } from '../ui/NotedHere.js';
 import { Trouble } from '../ui/Trouble.js';
+import { editedPattern } from '../saving/editedPattern.js';
 import { usePlan } from '../workers/usePlan.js';
 import { draftFrom, keyFor, plannedBy, type Choose, type Draft } from './draft.js';
 import { ForWhom, STOCK } from './ForWhom.js';
@@ -38,8 +39,15 @@ export default function DraftPlan() {
   const drying = useQuery(dryingQuery);
   if (!pattern.data || !workshop.data || !kits.data || !drying.data) return null;
   return (
-    <Drafting key={id} pattern={pattern.data} held={workshop.data} kits={kits.data} bundles={drying.data} />
+    <AsEdited key={id} pattern={pattern.data} held={workshop.data} kits={kits.data} bundles={drying.data} />
   );
+}
+
+/** What is changed of a pattern and not saved yet is planned as it is changed. */
+function AsEdited(props: Omit<DraftingProps, 'edited'>) {
+  const { pattern } = props;
+  const edited = useMemo(() => editedPattern(pattern), [pattern]);
+  return <Drafting {...props} pattern={edited ?? pattern} edited={edited !== null} />;
 }
 
 interface DraftingProps {
@@ -47,9 +55,11 @@ interface DraftingProps {
   held: WorkshopDetail;
   kits: Kit[];
   bundles: Bundle[];
+  /** it is not saved as it is planned */
+  edited: boolean;
 }
 
-function Drafting({ pattern, held, kits, bundles }: DraftingProps) {
+function Drafting({ pattern, held, kits, bundles, edited }: DraftingProps) {
   const { body: workshop } = held;
   const [search] = useSearchParams();
   const [opened] = useState(() => Date.now());
@@ -86,7 +96,7 @@ function Drafting({ pattern, held, kits, bundles }: DraftingProps) {
   const shown = plan.parts.find((p) => p.partId === looked) ?? plan.parts[0];
   return (
     <Drafted
-      {...{ pattern, held, inputs: of, plan, ...planned, woods, stage, setAll }}
+      {...{ pattern, edited, held, inputs: of, plan, ...planned, woods, stage, setAll }}
       shown={shown.partId}
     />
   );
@@ -133,6 +143,7 @@ function useChoose(): ChooseAll {
 
 interface DraftedProps {
   pattern: Pattern;
+  edited: boolean;
   held: WorkshopDetail;
   inputs: PlanInputs;
   plan: Plan;
@@ -147,7 +158,7 @@ interface DraftedProps {
 }
 
 const Drafted = memo(function Drafted(props: DraftedProps) {
-  const { pattern, held, inputs, plan: whole, draft, woods, stage, setAll, query, shown } = props;
+  const { pattern, edited, held, inputs, plan: whole, draft, woods, stage, setAll, query, shown } = props;
   const set: Choose = (key, value) => setAll({ [key]: value });
   const first = whole.parts[0].partId;
   const show = (partId: string) => set(SHOWN, partId === first ? null : partId);
@@ -219,7 +230,13 @@ const Drafted = memo(function Drafted(props: DraftedProps) {
                 pieces={draft.order.pieces}
                 due={draft.order.due}
               />
-              <KeepPlan findings={plan.findings} pending={create.isPending} onKeep={keep} />
+              {edited ? (
+                <Link to={`/patterns/${pattern.id}`} className="draft-unsaved">
+                  ▲ Planned with what is not saved yet: save the pattern, then keep the plan
+                </Link>
+              ) : (
+                <KeepPlan findings={plan.findings} pending={create.isPending} onKeep={keep} />
+              )}
             </OrderBand>
             <Trouble error={create.error} />
           </>

@@ -1,6 +1,6 @@
 import { hashKey } from '@tanstack/react-query';
-import { useCallback, useEffect, useState } from 'react';
-import { draftOf, dropDraft, keepDraft, type Versioned } from './drafts.js';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { draftOf, dropDraft, keepDraft, type KeptDraft, type Versioned } from './drafts.js';
 
 /** How long somebody pauses before what was typed is written down, ms. */
 const PAUSE = 400;
@@ -21,6 +21,12 @@ export function useDraft<T>(thing: string, there: Versioned<T>, mine: T) {
     const timer = setTimeout(() => setRoom(keepDraft(thing, { base, mine, at: Date.now() })), PAUSE);
     return () => clearTimeout(timer);
   }, [thing, changed, base, mine]);
+  // who goes on before the pause is over takes it along
+  const latest = useRef<KeptDraft<T> | null>(null);
+  useEffect(() => {
+    latest.current = changed ? { base, mine, at: Date.now() } : null;
+  });
+  useEffect(() => () => void (latest.current && keepDraft(thing, latest.current)), [thing]);
   /** From now on this is what there is, and nothing is unsaved. */
   const saved = useCallback((now: Versioned<T>) => setBase(now), []);
   return { base, changed, saved, room };
