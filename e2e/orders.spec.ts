@@ -21,6 +21,8 @@ test('an order of two lines is written down, one is planned by way of the Bench,
     .getByRole('row', { name: /Dumpling/ })
     .getByRole('link', { name: 'Plan it' })
     .click();
+  // what was ordered is a line of words; it opens to be chosen otherwise
+  await page.getByRole('button', { name: /^2 for Millrace Bakery.*change$/ }).click();
   await expect(page.getByLabel('How many', { exact: true })).toHaveValue('2');
   const kept = page.waitForResponse((r) => r.url().endsWith('/choices') && r.ok());
   await choose(page, 'Material', 'Ash');
@@ -32,7 +34,7 @@ test('an order of two lines is written down, one is planned by way of the Bench,
     .filter({ hasText: 'Dumpling' });
   await expect(waiting.getByText('a plan is begun')).toBeVisible();
   await waiting.getByRole('link', { name: 'Go on planning' }).click();
-  await expect(page.getByTitle('Ash')).toBeVisible();
+  await expect(page.getByRole('button', { name: /^2 for Millrace Bakery.*; ash, .*change$/ })).toBeVisible();
   await keepPlan(page);
   await expect(page.getByText('for Millrace Bakery')).toBeVisible();
 

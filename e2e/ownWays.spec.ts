@@ -65,6 +65,7 @@ test('“no sanding” becomes the habit of a wood, stands in the next plan, and
   const wood = 'Hawthorn';
   await enterDemo(page);
   await plan(page, /Dovecote carafe stopper/, 'Surface');
+  await page.getByRole('button', { name: /change$/ }).click();
   await choose(page, 'Material', wood);
   await expect(page.getByRole('heading', { name: /^Sand with/ })).toBeVisible();
   await page.getByRole('button', { name: 'Sand it otherwise' }).click();
@@ -78,6 +79,7 @@ test('“no sanding” becomes the habit of a wood, stands in the next plan, and
 
   await plan(page, /Acorn light pull/, 'Surface');
   await expect(own).toHaveCount(0);
+  await page.getByRole('button', { name: /change$/ }).click();
   await choose(page, 'Material', wood);
   await expect(own).toContainText('“the skew leaves it better”');
   await expect(own).toContainText('Maren');
@@ -96,6 +98,7 @@ test('a kept plan is done otherwise where it stands: a step left out, one put in
 }) => {
   await enterDemo(page);
   await plan(page, /Garden dibber/, 'Turn');
+  await page.getByRole('button', { name: /change$/ }).click();
   await page.getByLabel('How many').fill('1');
   await page.getByLabel('How many').press('Tab');
   await page.getByRole('button', { name: 'Keep the plan' }).click();

@@ -42,6 +42,8 @@ export const batchStage = (batch: { id: string; patternId: string }, stage: Stag
 const piecesMade = (lots: readonly Lot[], partId: string): number =>
   piecesIn(lots.filter((lot) => lot.partId === partId));
 
+const countOf = (pieces: number): string => (pieces === 1 ? '1 piece' : `${pieces} pieces`);
+
 function Kept({ batch }: { batch: BatchDetail }) {
   const stage = stageOf(useParams().stage, 'stock');
   const [replanning, setReplanning] = useState(false);
@@ -71,23 +73,8 @@ function Kept({ batch }: { batch: BatchDetail }) {
         title={
           <>
             <h1>{batch.name}</h1>
-            <span className="soft">
-              for {batch.customer}
-              {batch.due !== null && `, due ${dayWords(batch.due)}`}. Revision {batch.revision}, plan{' '}
-              {batch.planVersion}.
-            </span>
             <PartSwitch plan={whole} shown={shown} show={show} />
-          </>
-        }
-        strip={<StageStrip plan={plan} stage={stage} workshop={inputs.workshop} pattern={inputs.pattern} />}
-        band={
-          <>
-            <div className="band at-middle">
-              <span>
-                {piecesMade(batch.lots, plan.parts[0].partId)} pieces in{' '}
-                {plan.parts[0].material.name.toLowerCase()}
-              </span>
-              <PrintLinks batchId={batch.id} part={whole.parts.length > 1 ? shown : null} />
+            <span className="work-do">
               <Button
                 onClick={() => setReplanning(!replanning)}
                 aria-expanded={replanning || wanted !== null}
@@ -95,13 +82,23 @@ function Kept({ batch }: { batch: BatchDetail }) {
               >
                 Plan anew
               </Button>
-              <span className="band-do">
-                <Link to={`/batches/${batch.id}/run`}>
-                  <Button type="primary" size="large">
-                    To the lathe
-                  </Button>
-                </Link>
+              <Link to={`/batches/${batch.id}/run`}>
+                <Button type="primary">To the lathe</Button>
+              </Link>
+            </span>
+          </>
+        }
+        strip={<StageStrip plan={plan} stage={stage} workshop={inputs.workshop} pattern={inputs.pattern} />}
+        band={
+          <>
+            <div className="work-under">
+              <span className="soft">
+                {countOf(piecesMade(batch.lots, plan.parts[0].partId))} in{' '}
+                {plan.parts[0].material.name.toLowerCase()} for {batch.customer}
+                {batch.due !== null && `, due ${dayWords(batch.due)}`}. Revision {batch.revision}, plan{' '}
+                {batch.planVersion}.
               </span>
+              <PrintLinks batchId={batch.id} part={whole.parts.length > 1 ? shown : null} />
             </div>
             {(replanning || wanted !== null) && (
               <Replan

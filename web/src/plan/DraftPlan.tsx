@@ -16,7 +16,7 @@ import { Trouble } from '../ui/Trouble.js';
 import { editedPattern } from '../saving/editedPattern.js';
 import { usePlan } from '../workers/usePlan.js';
 import { draftFrom, keyFor, plannedBy, type Choose, type Draft } from './draft.js';
-import { ForWhom, STOCK } from './ForWhom.js';
+import { ForWhom, STOCK, WhomWords } from './ForWhom.js';
 import { KeepPlan } from './KeepPlan.js';
 import { LayAside } from './LayAside.js';
 import { OrderBand } from './OrderBand.js';
@@ -161,11 +161,13 @@ const Drafted = memo(function Drafted(props: DraftedProps) {
   const { pattern, edited, held, inputs, plan: whole, draft, woods, stage, setAll, query, shown } = props;
   const set: Choose = (key, value) => setAll({ [key]: value });
   const first = whole.parts[0].partId;
+  const search = useMemo(() => new URLSearchParams(query), [query]);
+  // who begins an order says at its first stage what it is; from then on it is a line of words
+  const [openAt, setOpenAt] = useState<Stage | null>(search.has('pieces') ? null : 'stock');
   const show = (partId: string) => set(SHOWN, partId === first ? null : partId);
   const navigate = useNavigate();
   const create = useChange(createBatch, 'batches', 'orders');
   const { workshop } = inputs;
-  const search = useMemo(() => new URLSearchParams(query), [query]);
   const plan = planOfPart(whole, pattern.body, shown);
   const ofPart = useMemo(() => inputsOfPart(inputs, shown), [inputs, shown]);
   const choose: Choose = (key, value) => set(keyFor(key, shown, first), value);
@@ -223,6 +225,9 @@ const Drafted = memo(function Drafted(props: DraftedProps) {
               parts={pattern.body.parts}
               woods={woods.filter((w) => w.materialId === plan.order.materialId)}
               whom={<ForWhom patternId={pattern.id} set={setAll} />}
+              whomWords={<WhomWords patternId={pattern.id} />}
+              open={openAt === stage}
+              onOpen={(open) => setOpenAt(open ? stage : null)}
             >
               <LayAside
                 patternId={pattern.id}

@@ -52,6 +52,17 @@ export function ForWhom({ patternId, set }: ForWhomProps) {
   );
 }
 
+/** For whom it is made, as it reads. */
+export function WhomWords({ patternId }: Pick<ForWhomProps, 'patternId'>) {
+  const [search] = useSearchParams();
+  const orders = useQuery({ ...ordersQuery, throwOnError: false }).data ?? [];
+  const refs = linesIn(search.get(LINES));
+  const chosen = openLines(orders, patternId).filter((l) => refs.some((r) => isSame(r, l)));
+  if (refs.length > 0) return [...new Set(chosen.map((l) => l.customer))].join(' and ') || 'an order';
+  const order = orders.find((o) => o.id === search.get(ORDER));
+  return order?.customer ?? (search.get(FOR) || 'the shelf');
+}
+
 /** What is made for nobody goes on the shelf. */
 export const STOCK = 'stock';
 

@@ -1,9 +1,17 @@
-import { BATCHING_SCHOOLS, type DryingWood, materialsOf, SPEED_SCHOOLS, type Workshop } from '@compas/core';
-import { DatePicker, InputNumber, Select } from 'antd';
+import {
+  BATCHING_SCHOOLS,
+  type DryingWood,
+  materialById,
+  materialsOf,
+  SPEED_SCHOOLS,
+  type Workshop,
+} from '@compas/core';
+import { Button, DatePicker, InputNumber, Select } from 'antd';
 import dayjs from 'dayjs';
 import type { ReactNode } from 'react';
 import { NO_FINISH, ONLY, type Draft } from './draft.js';
 import { choicesOf } from '../ui/choices.js';
+import { dayWords } from '../ui/clock.js';
 
 interface OrderBandProps {
   draft: Draft;
@@ -13,8 +21,12 @@ interface OrderBandProps {
   parts: readonly { id: string; name: string }[];
   /** wood of the chosen material that still dries */
   woods: readonly DryingWood[];
-  /** for whom it is made */
+  /** for whom it is made: to choose it, and as it reads */
   whom: ReactNode;
+  whomWords: ReactNode;
+  /** the choices are in sight; else the order is one line of words */
+  open: boolean;
+  onOpen: (open: boolean) => void;
   children: ReactNode;
 }
 
@@ -23,9 +35,11 @@ const CLOCK = 'HH:mm';
 const DRY_STOCK = 'dry';
 const WHOLE = '';
 
-/** The order and its choices, always in sight while the plan is being made. */
-export function OrderBand({ draft, workshop, set, parts, woods, whom, children }: OrderBandProps) {
+/** The order, always in sight while the plan is being made: as one line of words that opens to its choices. */
+export function OrderBand(props: OrderBandProps) {
+  const { draft, workshop, set, parts, woods, whom, open, onOpen, children } = props;
   const { order } = draft;
+  if (!open) return <OrderLine {...props} />;
   return (
     <div className="band" role="group" aria-label="Order">
       <label>
@@ -68,6 +82,39 @@ export function OrderBand({ draft, workshop, set, parts, woods, whom, children }
       </label>
       <WoodFields draft={draft} workshop={workshop} set={set} woods={woods} />
       <WayFields draft={draft} set={set} />
+      <span className="band-do">
+        <Button type="text" size="large" aria-expanded onClick={() => onOpen(false)}>
+          Fold
+        </Button>
+        {children}
+      </span>
+    </div>
+  );
+}
+
+/** The order as it reads. */
+function OrderLine({
+  draft: { order, schools },
+  workshop,
+  parts,
+  whomWords,
+  onOpen,
+  children,
+}: OrderBandProps) {
+  const material = materialById(order.materialId, workshop.materials)?.name.toLowerCase() ?? order.materialId;
+  const finish =
+    workshop.finishes.find((f) => f.id === order.finishId)?.name.toLowerCase() ?? 'from the tool';
+  const only =
+    order.others === undefined ? parts.find((p) => p.id === (order.partId ?? parts[0]?.id)) : undefined;
+  return (
+    <div className="band-line">
+      <button type="button" aria-expanded={false} onClick={() => onOpen(true)}>
+        {order.pieces} {parts.length > 1 && (only ? `${only.name.toLowerCase()} ` : 'whole items ')}
+        for {whomWords}
+        {order.due !== null && `, by ${dayWords(order.due)}`}; {order.green === true ? 'green ' : ''}
+        {material}, {finish}, {BATCHING_SCHOOLS[schools.batching]}
+        <span className="band-open">change</span>
+      </button>
       <span className="band-do">{children}</span>
     </div>
   );

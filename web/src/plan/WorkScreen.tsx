@@ -1,6 +1,7 @@
 import type { Finding, Stage } from '@compas/core';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
+import { StripInSight } from '../strip/StripInSight.js';
 import { RAIL, stateOf } from './stages.js';
 import './plan.css';
 
@@ -20,9 +21,11 @@ interface WorkScreenProps {
 export function WorkScreen({ title, strip, band, stage, findings, to, children, aside }: WorkScreenProps) {
   return (
     <div className="work">
-      <div className="row spread">{title}</div>
-      {strip}
-      {band}
+      <div className="work-head">
+        <div className="work-title">{title}</div>
+        {band}
+      </div>
+      <StripInSight>{strip}</StripInSight>
       <div className="work-body">
         <nav className="rail" aria-label="Stages">
           {RAIL.map((entry) => (

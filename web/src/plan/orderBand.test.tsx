@@ -1,10 +1,11 @@
 import { screen } from '@testing-library/react';
+import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { exampleInputs } from '../../../core/src/plan/exampleShop.js';
 import { line, order } from '../../test/exampleOrders.js';
 import { answering, choose, shownInApp } from '../../test/inApp.js';
 import { draftFrom } from './draft.js';
-import { ForWhom } from './ForWhom.js';
+import { ForWhom, WhomWords } from './ForWhom.js';
 import { OrderBand } from './OrderBand.js';
 
 const { pattern, workshop } = exampleInputs(3);
@@ -26,6 +27,7 @@ function Band() {
         else next.set(key, value);
       return next;
     });
+  const [open, setOpen] = useState(true);
   const set = (key: string, value: string | null) => setAll({ [key]: value });
   return (
     <>
@@ -36,6 +38,9 @@ function Band() {
         parts={parts}
         woods={woods}
         whom={<ForWhom patternId="p1" set={setAll} />}
+        whomWords={<WhomWords patternId="p1" />}
+        open={open}
+        onOpen={setOpen}
       >
         <button>Begin</button>
       </OrderBand>
@@ -121,5 +126,17 @@ describe('the order of a plan', () => {
     expect(draft().order.woodId).toBe('w1');
     await choose('Wood', 'dry stock');
     expect(address()).toEqual({});
+  });
+
+  it('is one line of words when it is folded, and opens again with what was chosen', async () => {
+    const { user } = shown([], '?pieces=6&for=The+inn&due=2026-03-20');
+    await user.click(screen.getByRole('button', { name: 'Fold' }));
+    expect(screen.queryByLabelText('How many')).toBeNull();
+    const line = screen.getByRole('button', { name: /^6 .*for The inn, by Fri 20 Mar; .*change$/ });
+    expect(line.getAttribute('aria-expanded')).toBe('false');
+    // what is done with the plan stays in sight
+    expect(screen.getByRole('button', { name: 'Begin' })).toBeTruthy();
+    await user.click(line);
+    expect(screen.getByLabelText<HTMLInputElement>('How many').value).toBe('6');
   });
 });

@@ -1,10 +1,20 @@
 import { type Bore, boreAt, extremes, radiusAt, type Hole, type Outline, type Tone } from '@compas/core';
-import { memo, useId, useMemo, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
+import {
+  memo,
+  use,
+  useId,
+  useMemo,
+  useState,
+  type KeyboardEvent,
+  type PointerEvent,
+  type ReactNode,
+} from 'react';
 import { FrameContext, frameFor, type Frame } from './frame.js';
 import { edgePath, halfPath, holePath, wholePath } from './paths.js';
 import { CrossHoleLayer, SquareLayer } from './partLayers.js';
 import { Readout } from './Readout.js';
 import { Ruler } from './Ruler.js';
+import { StripRoom } from './stripRoom.js';
 import { TONES } from './tones.js';
 import { useWidth } from './useWidth.js';
 import './strip.css';
@@ -43,6 +53,9 @@ interface StripProps {
 
 const NO_BORES: readonly Bore[] = [];
 
+/** As tall is a strip that is a band, px. */
+const BAND = 156;
+
 /** The work lying on the lathe: outside above the axis, section with its holes below. */
 export function Strip(props: StripProps) {
   const {
@@ -56,12 +69,14 @@ export function Strip(props: StripProps) {
     rpm = null,
     selected = null,
     onSelect,
-    tallest = 236,
+    tallest: wished = 236,
     least,
     figure,
     held = false,
     edited = false,
   } = props;
+  const isBand = use(StripRoom) === 'band';
+  const tallest = isBand ? Math.min(wished, BAND) : wished;
   const { ref, width } = useWidth<HTMLDivElement>();
   const [cursor, setCursor] = useState<number | null>(null);
   const stoutest = Math.max(1, extremes(outline, 0, outline.length).largest.diameter);
@@ -134,13 +149,15 @@ export function Strip(props: StripProps) {
           )}
         </FrameContext>
       </svg>
-      <Readout
-        x={cursor}
-        diameter={cursor === null ? 0 : 2 * radiusAt(outline, cursor)}
-        bore={cursor === null ? 0 : 2 * boreAt(holes, outline, cursor)}
-        stoutest={stoutest}
-        rpm={rpm}
-      />
+      {!isBand && (
+        <Readout
+          x={cursor}
+          diameter={cursor === null ? 0 : 2 * radiusAt(outline, cursor)}
+          bore={cursor === null ? 0 : 2 * boreAt(holes, outline, cursor)}
+          stoutest={stoutest}
+          rpm={rpm}
+        />
+      )}
     </div>
   );
 }
