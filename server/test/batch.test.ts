@@ -79,7 +79,11 @@ describe('a batch', () => {
     expect(await listed()).toMatchObject({ stepsDone: 0, stepsInAll: own(1) + own(2) + own(3) });
     await send(batch, [done(SAW, 2)]).expect(200);
     // the blank of the first two is sawn, that of the third is not
-    expect(await listed()).toMatchObject({ stepsDone: 2, parts: [{ begun: 1 }], next: { piece: 3, step: { id: SAW } } });
+    expect(await listed()).toMatchObject({
+      stepsDone: 2,
+      parts: [{ begun: 1 }],
+      next: { piece: 3, step: { id: SAW } },
+    });
     await send(batch, [event({ kind: 'reopened', stepId: SAW }, 1)]).expect(200);
     expect(await listed()).toMatchObject({ stepsDone: 0, parts: [{ begun: 0 }], next: { piece: 1 } });
   });
