@@ -42,10 +42,14 @@ export function mountFigures(mount: Mount, work: HeldWork, { lathe }: Workshop):
       value: swept,
       unit: 'mm',
       working: {
-        rule: 'Corner to corner of the blank, or twice its farthest reach from a further axis.',
+        rule: `${blank.stock ? 'The widest way across the blank' : 'Corner to corner of the blank'}, or twice its farthest reach from a further axis.`,
         source: 'geometry of the blank',
         inputs: [
-          { label: 'corner to corner', value: blank.diagonal, unit: 'mm' },
+          {
+            label: blank.stock ? 'widest way across, at most' : 'corner to corner',
+            value: blank.diagonal,
+            unit: 'mm',
+          },
           { label: 'lathe swings', value: lathe.swing, unit: 'mm' },
           ...(lathe.overRest === undefined
             ? []

@@ -1,6 +1,7 @@
 import { len, type Finding } from '../measure/index.js';
 import { slimmestOf, type Outline, type Part } from '../pattern/index.js';
 import type { Workshop } from '../workshop/index.js';
+import type { StockForm } from './centring.js';
 import type { Mount } from './mount.js';
 import { sweeps } from './swing.js';
 import { TAPE_SAFETY, tapeHold, type TapeHold } from './tapeHold.js';
@@ -13,7 +14,8 @@ const SLENDER_HELD = 12;
 export interface HeldWork {
   part: Part;
   outline: Outline;
-  blank: { section: number; diagonal: number; length: number };
+  /** the blank; what it is made of, where that has no corners */
+  blank: { section: number; diagonal: number; length: number; stock?: StockForm };
   /** of the blank, g */
   mass: number;
   /** fastest it will turn, rpm; null on a lathe without a motor */
@@ -95,7 +97,7 @@ function swingSaid({ part, outline, blank }: HeldWork, { lathe }: Workshop): Sai
         'warn',
         `${what} sweeps ${len(sweep)}, over the rest's banjo only ${len(lathe.overRest)} pass.`,
         'It would strike the banjo where it stands under the work.',
-        'Keep the banjo beyond the end of the work, or saw the corners off first.',
+        `Keep the banjo beyond the end of the work${blank.stock ? '' : ', or saw the corners off first'}.`,
       ]);
   };
   check('swing', blank.diagonal, 'The blank');

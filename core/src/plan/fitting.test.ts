@@ -187,6 +187,17 @@ describe('stock without corners', () => {
     const clips = ({ steps }: typeof plain) => steps.some((s) => s.id.endsWith(':corners'));
     expect([clips(plain), clips(oval)]).toEqual([true, false]);
   });
+
+  it('is not clamped by faces that it does not have', () => {
+    const held = (stockForm?: 'round') =>
+      partOf(
+        handles([{ holeId: 'bore', moment: 'square blank', setup: 'drill press' }], {
+          ...(stockForm ? { stockForm } : {}),
+        }),
+      ).steps.find((s) => s.setup.place === 'drill press')!.setup.holding;
+    expect(held()).toMatch(/blank in the vise$/);
+    expect(held('round')).toMatch(/blank in a V block$/);
+  });
 });
 
 it('every way of holding, moment, set-up and form plans without a fault, findings most serious first', () => {

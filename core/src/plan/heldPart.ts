@@ -53,6 +53,7 @@ export function heldPart(
           : 1,
       pieces,
       ...squareLeft(outline),
+      ...(order.stockForm && order.stockForm !== 'square' ? { stock: order.stockForm } : {}),
     },
     { ...workshop.allowances, centring: centringError(order.stockForm, workshop.allowances.centring) },
   );

@@ -37,7 +37,8 @@ export function partFindings(part: Part, inputs: PlanInputs, draft: PartDraft): 
     ...hollowFindings(part, outline, inputs.workshop),
     ...drillFindings(part, draft, inputs.workshop),
     ...flowFindings(part, outline, pattern.mates ?? []),
-    ...designAdvice(part, outline, pattern),
+    // what a kit is set in counts as well as what is drawn
+    ...designAdvice({ ...part, holes }, outline, pattern),
   ];
 }
 

@@ -1,4 +1,5 @@
 import { len, type Figure, type Finding } from '../measure/index.js';
+import type { StockForm } from '../mounting/index.js';
 import type { Allowances } from '../workshop/index.js';
 
 /** What a blank must hold: the finished piece and what is lost to holding it. */
@@ -13,17 +14,25 @@ export interface BlankWish {
   pieces: number;
   /** side of a square that stays in the piece: the blank is planed to it, not turned from more */
   squareLeft?: number;
+  /** what it is made of, where that has no corners */
+  stock?: CornerlessStock;
 }
 
-/** A square blank and how it is made ready. All lengths mm. */
+/** Stock that is no square: turned or grown round, dried oval, or as it was found. */
+export type CornerlessStock = Exclude<StockForm, 'square'>;
+
+/** A blank and how it is made ready. All lengths mm. */
 export interface Blank {
+  /** side of the square; of stock without corners how far it must reach across at least */
   section: number;
   length: number;
   perBlank: number;
   count: number;
   octagon: Octagon;
-  /** corner to corner, the circle the spinning blank sweeps */
+  /** widest way across, the circle the spinning blank sweeps */
   diagonal: number;
+  /** what it is made of, where that has no corners */
+  stock?: CornerlessStock;
 }
 
 /** Octagon sawn from a square: what is clipped off each corner, and the width of its flats. */
@@ -42,7 +51,7 @@ export const octagonOf = (side: number): Octagon => ({
 });
 
 /**
- * Square blank for a part: S ≥ D + skim + 2e with skim on the diameter and centring error e; length =
+ * Blank for a part: S ≥ D + skim + 2e with skim on the diameter and centring error e; length =
  * finished lengths + waste at both ends + a parting between (and after the last) piece. Both are
  * rounded up to a whole millimetre, since nobody saws finer.
  */
@@ -59,17 +68,27 @@ export function blankFor(wish: BlankWish, allowances: Allowances): { blank: Blan
     perBlank: wish.perBlank,
     count,
     octagon: octagonOf(section),
-    diagonal: section * Math.SQRT2,
+    diagonal: section * (wish.stock ? WIDEST[wish.stock] : Math.SQRT2),
+    ...(wish.stock ? { stock: wish.stock } : {}),
   };
   return { blank, figures: figuresOf(wish, allowances, blank) };
 }
+
+/** How much wider than at its thinnest stock without corners is at most; of what is oval or grown that is typical, unchecked. */
+const WIDEST: Record<CornerlessStock, number> = { round: 1, oval: 1.25, irregular: Math.SQRT2 };
+
+const ACROSS: Record<CornerlessStock, string> = {
+  round: 'Blank, diameter',
+  oval: 'Blank, across its short way',
+  irregular: 'Blank, across at its thinnest',
+};
 
 function figuresOf(wish: BlankWish, allowances: Allowances, blank: Blank): Figure[] {
   const habit = 'allowances of the workshop';
   return [
     {
       id: 'blank.section',
-      label: 'Blank, square',
+      label: wish.stock ? ACROSS[wish.stock] : 'Blank, square',
       value: blank.section,
       unit: 'mm',
       working: {
@@ -119,19 +138,21 @@ function figuresOf(wish: BlankWish, allowances: Allowances, blank: Blank): Figur
         ],
       },
     },
-    {
-      id: 'blank.clip',
-      label: 'Clip off each corner',
-      value: blank.octagon.clipLeg,
-      unit: 'mm',
-      working: {
-        rule: 'Side × (1 − 1/√2): the leg of the corner that leaves a regular octagon.',
-        source: 'geometry of the octagon',
-        inputs: [{ label: 'side of the blank', value: blank.section, unit: 'mm' }],
-      },
-    },
+    ...(wish.stock ? [] : [clipFigure(blank)]),
   ];
 }
+
+const clipFigure = ({ octagon, section }: Blank): Figure => ({
+  id: 'blank.clip',
+  label: 'Clip off each corner',
+  value: octagon.clipLeg,
+  unit: 'mm',
+  working: {
+    rule: 'Side × (1 − 1/√2): the leg of the corner that leaves a regular octagon.',
+    source: 'geometry of the octagon',
+    inputs: [{ label: 'side of the blank', value: section, unit: 'mm' }],
+  },
+});
 
 /** Whether the piece keeps to the length its owner allows; too long is also wrong. */
 export function lengthFindings(

@@ -23,6 +23,29 @@ describe('blank', () => {
     expect(two).toMatchObject({ length: 157, count: 7 }); // 2×66 + 25
   });
 
+  it('of what has no corners is so much across, sweeps no corners and has none to clip', () => {
+    const wish = {
+      partId: 'p',
+      largestDiameter: 40,
+      finishedLength: 62,
+      wasteDrive: 15,
+      wasteTail: 10,
+      perBlank: 1,
+      pieces: 12,
+    };
+    const asked = (stock?: 'round' | 'oval' | 'irregular') =>
+      blankFor({ ...wish, ...(stock ? { stock } : {}) }, allowances);
+    const labels = (stock?: 'round' | 'oval' | 'irregular') => asked(stock).figures.map((f) => f.label);
+    expect(labels()).toEqual(expect.arrayContaining(['Blank, square', 'Clip off each corner']));
+    for (const stock of ['round', 'oval', 'irregular'] as const) {
+      expect(labels(stock).join()).not.toMatch(/square|corner/i);
+      expect(asked(stock).blank.section).toBe(43);
+    }
+    expect(asked('round').blank.diagonal).toBe(43);
+    expect(asked('oval').blank.diagonal).toBeGreaterThan(43);
+    expect(asked().blank.diagonal).toBeCloseTo(60.811, 3);
+  });
+
   it('an octagon has eight equal sides', () => {
     fc.assert(
       fc.property(fc.double({ min: 5, max: 300, noNaN: true }), (side) => {

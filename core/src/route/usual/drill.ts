@@ -57,11 +57,21 @@ export function drillAt(bench: Bench, moment: DrillMoment): void {
   });
 }
 
+/** What the wood lies in at the drill press: what has no flat faces cannot be clamped by them. */
+const WHERE_IT_LIES = {
+  square: { words: 'blank in the vise', title: 'In the vise of the drill press' },
+  cornerless: { words: 'blank in a V block', title: 'In a V block, at the drill press' },
+  turned: { words: 'piece in the V block', title: 'In a V block cut to its shape, at the drill press' },
+};
+
+const cornersOf = ({ work }: Bench): 'square' | 'cornerless' =>
+  work.stock.kind === 'square' ? 'square' : 'cornerless';
+
 /** How each set-up goes: what holds the wood while the bit goes in. */
 const SETUPS: Record<DrillSetup, (bench: Bench, bores: Bored[], pass: string) => void> = {
   'drill press': (bench, bores, pass) =>
     offTheLathe(bench, pass, () => {
-      const round = bench.now.body.skins.length > 0;
+      const lies = WHERE_IT_LIES[bench.now.body.skins.length > 0 ? 'turned' : cornersOf(bench)];
       bench.writer.hold({
         wood: bench.wood,
         by: 'vise',
@@ -69,12 +79,12 @@ const SETUPS: Record<DrillSetup, (bench: Bench, bores: Bored[], pass: string) =>
         place: 'drill press',
         drive: {
           by: 'vise',
-          words: round ? 'piece in the V block' : 'blank in the vise',
+          words: lies.words,
           on: middleOf(bench),
         },
         tail: null,
         keepsTrue: true,
-        title: round ? 'In a V block cut to its shape, at the drill press' : 'In the vise of the drill press',
+        title: lies.title,
         minutes: each(MINUTES.vise),
         stage: 'drill',
       });
