@@ -1,4 +1,4 @@
-import { formatLength, speak, type Units } from '../measure/index.js';
+import { formatLength, speak, withoutShade, type Units } from '../measure/index.js';
 import {
   boreOf,
   axisSection,
@@ -83,7 +83,8 @@ function partSheet(part: Part, wish: DrawingWish): Page {
 }
 
 /** A length without its unit: the heading says it once. */
-const figure = (mm: number, units: Units): string => formatLength(mm, units).replace(/ mm$/, '');
+const figure = (mm: number, units: Units): string =>
+  withoutShade(formatLength(mm, units)).replace(/ mm$/, '');
 
 /** Where the work lies on the sheet. */
 interface Placing {

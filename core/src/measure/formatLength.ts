@@ -26,27 +26,31 @@ export function toInchFraction(mm: number): InchFraction {
   return { whole, numerator, denominator, errorMm: (sixtyFourths / FINEST) * MM_PER_INCH - mm };
 }
 
-/** A fraction is said to be off when it misses the true length by more than this. */
+/** A fraction is said to be a shade over or under when it misses the true length by more than this. */
 const WORTH_SAYING_MM = 0.1;
+/** What is less than the finest fraction is said in thousandths, mm. */
+const LEAST_FRACTION = MM_PER_INCH / FINEST;
 
 /** What a screen needs to show a length: the pieces of it, so that a fraction can be stacked. */
 export type LengthParts =
   | { kind: 'decimal'; text: string; unit: 'mm' | 'in' }
-  | { kind: 'fraction'; fraction: InchFraction; error: string | null };
+  | { kind: 'fraction'; fraction: InchFraction; shade: string | null };
 
 /**
- * The parts of a length in the units asked for: mm to 0.1, decimal inches to 0.001, fractions to
- * the nearest 1/64 with the error when it is more than 0.1 mm.
+ * The parts of a length in the units asked for, to what can be set or measured in them: mm to 0.1, decimal inches to
+ * 0.001, fractions to the nearest 1/64, a shade over or under it where it misses by more than 0.1 mm. What is less
+ * than 1/64 inch is said in thousandths.
  */
 export function lengthParts(mm: number, units: Units): LengthParts {
   if (units === 'mm') return { kind: 'decimal', text: fixed(mm, 1), unit: 'mm' };
-  if (units === 'decimal-inch') return { kind: 'decimal', text: fixed(mm / MM_PER_INCH, 3), unit: 'in' };
+  const isTiny = Math.abs(mm) > 0 && Math.abs(mm) < LEAST_FRACTION;
+  if (units === 'decimal-inch' || isTiny)
+    return { kind: 'decimal', text: fixed(mm / MM_PER_INCH, 3), unit: 'in' };
   const fraction = toInchFraction(Math.abs(mm));
   const off = fraction.errorMm;
-  const error =
-    Math.abs(off) > WORTH_SAYING_MM ? `${off > 0 ? '+' : '−'}${Math.abs(off).toFixed(2)} mm` : null;
+  const shade = Math.abs(off) > WORTH_SAYING_MM ? `a shade ${off > 0 ? 'under' : 'over'}` : null;
   if (mm < 0) fraction.whole = -fraction.whole;
-  return { kind: 'fraction', fraction, error };
+  return { kind: 'fraction', fraction, shade };
 }
 
 /** A length as text with its unit, in the units asked for. */
@@ -61,8 +65,11 @@ export function formatLength(mm: number, units: Units): string {
       : whole === 0
         ? `${numerator}/${denominator}`
         : `${whole} ${numerator}/${denominator}`;
-  return `${sign}${body}"${parts.error === null ? '' : ` (${parts.error})`}`;
+  return `${parts.shade === null ? '' : `${parts.shade} `}${sign}${body}"`;
 }
+
+/** A length as text without how far its fraction is off: where the next unit stands beside it, or there is no room. */
+export const withoutShade = (text: string): string => text.replace(/^a shade (over|under) /, '');
 
 /** A small difference: mm to 0.01, or thousandths of an inch, which callipers show alike. */
 export const formatFine = (mm: number, units: Units): string =>
@@ -70,7 +77,8 @@ export const formatFine = (mm: number, units: Units): string =>
 
 /**
  * Text for an input field: what was typed, as long as it still reads as the same length in these
- * units; else the length to full precision, so that typing it again changes nothing.
+ * units; else the length to what can be measured. What is a whole tenth of a millimetre and no fraction of an inch was
+ * made in millimetres, and is called so.
  * @param read how typed text is read, where it can be more than a length
  */
 export function editText(dimension: Dimension, units: Units, read = parseLength): string {
@@ -79,14 +87,16 @@ export function editText(dimension: Dimension, units: Units, read = parseLength)
     const again = read(typed, units);
     if (again.ok && Math.abs(again.dimension.mm - mm) < 1e-9) return typed;
   }
-  if (units === 'mm') return trim(mm);
+  if (units === 'mm') return trim(mm, 2);
   const { errorMm } = toInchFraction(mm);
-  if (units === 'inch' && Math.abs(errorMm) < 1e-9) return formatLength(mm, 'inch').slice(0, -1);
-  return trim(mm / MM_PER_INCH);
+  const isFraction = Math.abs(errorMm) < 1e-9;
+  if (units === 'inch' && isFraction && mm >= LEAST_FRACTION) return formatLength(mm, 'inch').slice(0, -1);
+  const isMetric = !isFraction && Math.abs(mm * 10 - Math.round(mm * 10)) < 1e-9;
+  return isMetric ? `${trim(mm, 1)} mm` : trim(mm / MM_PER_INCH, 4);
 }
 
-/** Six decimals at most, without trailing zeros and never with an exponent. */
-const trim = (value: number): string => String(Number(value.toFixed(6)));
+/** So many decimals at most, without trailing zeros and never with an exponent. */
+const trim = (value: number, decimals: number): string => String(Number(value.toFixed(decimals)));
 
 /** A decimal with a true minus sign and never "−0.0". */
 function fixed(value: number, digits: number): string {

@@ -1,7 +1,7 @@
 export { keysOf } from './choice.js';
 export { type Correction, dim, type Dimension, MM_PER_INCH, type Units, UNITS } from './dimension.js';
 export { type ParsedLength, parseLength } from './parseLength.js';
-export { editText, formatFine, formatLength, lengthParts } from './formatLength.js';
+export { editText, formatFine, formatLength, lengthParts, withoutShade } from './formatLength.js';
 export { checkPlausible, type LikelyReading, type MustFit } from './plausible.js';
 export { capitalised, fine, len, sentenceParts, speak } from './sentence.js';
 export type { Figure, FigureUnit, Working } from './figure.js';

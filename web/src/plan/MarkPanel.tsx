@@ -1,5 +1,6 @@
 import {
   formatLength,
+  withoutShade,
   threeUnits,
   type Mark,
   type PartPlan,
@@ -126,7 +127,7 @@ export function MarkPanel({ part, inputs, choose, batchId }: MarkPanelProps) {
 const otherUnits = (mm: number, read: Units): string =>
   (['mm', 'decimal-inch', 'inch'] as const)
     .filter((u) => u !== read)
-    .map((u) => formatLength(mm, u).replace(/ \(.*\)$/, ''))
+    .map((u) => withoutShade(formatLength(mm, u)))
     .join(' · ');
 
 function MarkRow({ mark, isDatum, choose }: { mark: Mark; isDatum: boolean; choose?: Choose }) {

@@ -16,10 +16,12 @@ function LengthIn({ mm, units, bare }: { mm: number; units: Units; bare: boolean
         {bare ? '' : parts.unit === 'mm' ? '\u00a0mm' : '″'}
       </span>
     );
+  const { shade } = parts;
   const { whole, numerator, denominator } = parts.fraction;
-  const spoken = `${numerator === 0 || whole !== 0 ? whole : ''} ${numerator > 0 ? `${numerator}/${denominator}` : ''} inch`;
+  const spoken = `${shade ?? ''} ${numerator === 0 || whole !== 0 ? whole : ''} ${numerator > 0 ? `${numerator}/${denominator}` : ''} inch`;
   return (
     <span className="fraction figures" role="img" aria-label={spoken.trim()}>
+      {shade !== null && <span className="off">{shade}</span>}
       {(whole !== 0 || numerator === 0) && <span>{whole}</span>}
       {numerator > 0 && (
         <span className="stack">
@@ -28,7 +30,6 @@ function LengthIn({ mm, units, bare }: { mm: number; units: Units; bare: boolean
         </span>
       )}
       {bare ? '' : '″'}
-      {parts.error !== null && <span className="off">{parts.error}</span>}
     </span>
   );
 }

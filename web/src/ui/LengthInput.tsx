@@ -43,6 +43,8 @@ export function LengthInput({
 
   const take = () => {
     if (draft === null) return;
+    // what stands there already changes nothing, also where more of it is known than is shown
+    if (draft === editText(value, units, read)) return setDraft(null);
     const parsed = read(draft, units);
     if (!parsed.ok) return setWhy(parsed.why);
     setDraft(null);

@@ -1,4 +1,4 @@
-import { formatLength } from '../../measure/index.js';
+import { formatLength, withoutShade } from '../../measure/index.js';
 import type { Layout, Mark } from '../../layout/index.js';
 import { pointsAlong, radiiAt, widestOf, type Outline } from '../../pattern/index.js';
 import { MARGIN, type Ink, type Page, type PrintPaper } from '../page.js';
@@ -47,7 +47,7 @@ const FORMS: Record<StickForm, (wish: StickWish) => Form> = { stick: flat, wrap:
 
 /** mm, decimal inch and fraction together: whoever holds the stick reads one of them. */
 export function threeUnits(mm: number): string {
-  return `${formatLength(mm, 'mm')} · ${formatLength(mm, 'decimal-inch')} · ${formatLength(mm, 'inch').replace(/ \(.*\)$/, '')}`;
+  return `${formatLength(mm, 'mm')} · ${formatLength(mm, 'decimal-inch')} · ${withoutShade(formatLength(mm, 'inch'))}`;
 }
 
 const STICK_HEIGHT = 22;
