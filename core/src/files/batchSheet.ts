@@ -1,5 +1,6 @@
 import { formatLength, minutesInWords, speak, type Units } from '../measure/index.js';
 import type { Step } from '../route/index.js';
+import { belowCorner } from '../stock/index.js';
 import { chosenSchedule, thingsNeeded, type PartPlan, type Plan } from '../plan/index.js';
 import type { Page, Paper } from './page.js';
 import { body, head, textSheet, type Line } from './textSheet.js';
@@ -54,10 +55,12 @@ function partLines(part: PartPlan, units: Units, several: boolean): Line[] {
     ...(several ? [{ size: 5.5, bold: true, text: `${part.name}, ${made}`, gap: 5 }] : [body(`${made}.`)]),
     head('Blank'),
     body(
-      `${part.blank.count} blanks, square × length`,
+      `${part.blank.count} blanks, ${part.blank.stock ? 'across' : 'square'} × length`,
       `${mm(part.blank.section)} × ${mm(part.blank.length)}`,
     ),
-    body('clip off each corner', mm(part.blank.octagon.clipLeg)),
+    ...(part.blank.stock
+      ? []
+      : [body('off below each corner, in a V cradle', mm(belowCorner(part.blank.octagon)))]),
     ...(part.drilling.length + (part.crossDrilling ?? []).length > 0 ? [head('Drill')] : []),
     ...(part.crossDrilling ?? []).map((d) =>
       body(

@@ -2,6 +2,7 @@ import type { CoatOn, FitIn, Work } from '../route/index.js';
 import type { Part } from '../pattern/index.js';
 import { wallMinutes } from '../batch/index.js';
 import { sweepOf } from '../mounting/index.js';
+import { belowCorner } from '../stock/index.js';
 import { speedFor } from '../turning/index.js';
 import type { Centre } from '../workshop/index.js';
 import { ownGrits, toolFor } from './decisions.js';
@@ -42,7 +43,7 @@ export function routeWork(
     green: inputs.order.green === true ? { dries: minutesToDry(inputs) } : null,
     shaft: mate && shaftIn(mate, draft, inputs, own),
     centring: centring?.words ?? [],
-    clip: draft.clipped === true ? blank.octagon.clipLeg : null,
+    clip: draft.clipped === true ? { below: belowCorner(blank.octagon), leg: blank.octagon.clipLeg } : null,
     holes: draft.holes,
     drilling: draft.drilling,
     across: draft.crossDrilling ?? [],

@@ -50,6 +50,9 @@ export const octagonOf = (side: number): Octagon => ({
   flat: side * (Math.SQRT2 - 1),
 });
 
+/** How deep the cut lies below a corner that points up in a V cradle, mm: half the flat, for it is cut at 45°. */
+export const belowCorner = ({ flat }: Octagon): number => flat / 2;
+
 /**
  * Blank for a part: S ≥ D + skim + 2e with skim on the diameter and centring error e; length =
  * finished lengths + waste at both ends + a parting between (and after the last) piece. Both are
@@ -144,13 +147,16 @@ function figuresOf(wish: BlankWish, allowances: Allowances, blank: Blank): Figur
 
 const clipFigure = ({ octagon, section }: Blank): Figure => ({
   id: 'blank.clip',
-  label: 'Clip off each corner',
-  value: octagon.clipLeg,
+  label: 'Off below each corner',
+  value: belowCorner(octagon),
   unit: 'mm',
   working: {
-    rule: 'Side × (1 − 1/√2): the leg of the corner that leaves a regular octagon.',
+    rule: 'Side × (√2 − 1) ÷ 2: half the flat of a regular octagon, as deep as its cut lies below a corner in a V cradle.',
     source: 'geometry of the octagon',
-    inputs: [{ label: 'side of the blank', value: section, unit: 'mm' }],
+    inputs: [
+      { label: 'side of the blank', value: section, unit: 'mm' },
+      { label: 'gone of each face', value: octagon.clipLeg, unit: 'mm' },
+    ],
   },
 });
 

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { newWorkshop } from '../workshop/index.js';
 import { dim } from '../measure/index.js';
 import { blankFor, stockProblems, volumeOf, type NewStockItem, type StockItem } from './index.js';
-import { octagonOf } from './blank.js';
+import { belowCorner, octagonOf } from './blank.js';
 
 const allowances = newWorkshop('UTC', 'mm').allowances;
 
@@ -36,7 +36,7 @@ describe('blank', () => {
     const asked = (stock?: 'round' | 'oval' | 'irregular') =>
       blankFor({ ...wish, ...(stock ? { stock } : {}) }, allowances);
     const labels = (stock?: 'round' | 'oval' | 'irregular') => asked(stock).figures.map((f) => f.label);
-    expect(labels()).toEqual(expect.arrayContaining(['Blank, square', 'Clip off each corner']));
+    expect(labels()).toEqual(expect.arrayContaining(['Blank, square', 'Off below each corner']));
     for (const stock of ['round', 'oval', 'irregular'] as const) {
       expect(labels(stock).join()).not.toMatch(/square|corner/i);
       expect(asked(stock).blank.section).toBe(43);
@@ -57,6 +57,8 @@ describe('blank', () => {
       }),
     );
     expect(octagonOf(100).clipLeg).toBeCloseTo(29.289, 3);
+    // by hand: the corner is 70.711 from the middle, the flat 50
+    expect(belowCorner(octagonOf(100))).toBeCloseTo(20.711, 3);
   });
 });
 

@@ -1,4 +1,5 @@
 import {
+  belowCorner,
   isBlankOf,
   thingsNeeded,
   type Blank,
@@ -48,8 +49,10 @@ export function StockStage({ plan, inputs, batchId }: StockStageProps) {
                 centre lies in the small square.
               </p>
               <p>
-                For an octagon tilt the saw to 45° and take <Length mm={blank.octagon.clipLeg} /> off each
-                corner; the flats are then <Length mm={blank.octagon.flat} /> wide.
+                For an octagon lay it corner up in a V cradle and saw{' '}
+                <Length mm={belowCorner(blank.octagon)} /> below the corner:{' '}
+                <Length mm={blank.octagon.clipLeg} /> of each face goes, the flats are then{' '}
+                <Length mm={blank.octagon.flat} /> wide.
               </p>
             </>
           ) : (

@@ -23,7 +23,7 @@ describe('the one number of a step', () => {
   it('is what is set for the step', () => {
     const of = (id: string) => keyFigure(step(id), part, undefined);
     expect(of('saw:')).toEqual({ label: 'blank, across', mm: part.blank.section });
-    expect(of('saw:blank part1:corners')).toMatchObject({ label: 'off each corner' });
+    expect(of('saw:blank part1:corners')).toMatchObject({ label: 'off below each corner' });
     expect(of('bore:')).toMatchObject({ label: 'tape at', mm: part.drilling[0]?.tapeAt });
     expect(of('try:')).toEqual({ label: 'flush with the base', mm: 32 });
     expect(of('mark:stick')).toEqual({ label: 'notches', text: String(part.layout.marks.length) });

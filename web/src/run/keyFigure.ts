@@ -71,7 +71,12 @@ function figureOf(operation: Operation, part: PartPlan): KeyFigure | null {
   };
   switch (kind) {
     case 'saw':
-      return figure('blank, across', 'across') ?? figure('off each corner', 'off each corner');
+      return (
+        figure('blank, across', 'across') ??
+        figure('off below each corner', 'off below each corner') ??
+        // plans of before
+        figure('off each corner', 'off each corner')
+      );
     case 'bore':
       return figure('tape at', 'tape at') ?? figure('bit', 'bit');
     case 'part':

@@ -75,8 +75,8 @@ export class TestLathe {
 
   private saw(told: Told): void {
     const { said, names } = told;
-    const leg = said.find((s) => s.name === 'off each corner');
-    if (leg) return this.clip(this.lump(told), leg.mm);
+    const below = said.find((s) => s.name === 'off below each corner');
+    if (below) return this.clip(this.lump(told), below.mm);
     const across = figure(said, 'across');
     const length = figure(said, 'length');
     const cells = round(length / PITCH) + 1;
@@ -92,9 +92,9 @@ export class TestLathe {
     });
   }
 
-  /** A corner is gone up to the line that joins two points so far from it. */
-  private clip(lump: Lump, leg: number): void {
-    const left = 2 * lump.half - leg;
+  /** A corner is gone down to a flat so far below it. */
+  private clip(lump: Lump, below: number): void {
+    const left = 2 * lump.half - below * Math.SQRT2;
     lump.taken.push(([, y, z]) => abs(y) + abs(z) > left);
   }
 

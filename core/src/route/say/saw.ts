@@ -45,15 +45,15 @@ export function saw({ wood, form, pieces, moisture = 'dry', ...manner }: Sawing)
 
 interface Clipping extends Manner {
   wood: string;
-  /** what is sawn off each corner, along a face, and the square it is sawn from, mm */
-  leg: number;
+  /** how far below each corner it is sawn, as it lies in a V cradle, and the square it is sawn from, mm */
+  below: number;
   across: number;
 }
 
-/** The corners of a square are sawn off: four flats along it, each so far from its middle that the leg is gone. */
-export function clip({ wood, leg, across, ...manner }: Clipping): Operation {
+/** The corners of a square are sawn off: four flats along it, each so far below its corner. */
+export function clip({ wood, below, across, ...manner }: Clipping): Operation {
   const id = idOf('saw', wood, 'corners');
-  const out = across / Math.SQRT2 - leg / Math.SQRT2;
+  const out = across / Math.SQRT2 - below;
   const flats = [45, 135, 225, 315].map((angle): Placement => {
     const away = round(HERE, angle);
     return { at: plus(HERE.at, times(away, out)), along: away, facing: HERE.along };
@@ -64,7 +64,7 @@ export function clip({ wood, leg, across, ...manner }: Clipping): Operation {
       subject: wood,
       pass: 'corners',
       on: [wood],
-      said: [{ name: 'off each corner', mm: leg, from: null }],
+      said: [{ name: 'off below each corner', mm: below, from: null }],
       effects: flats.map((at, i) => ({ do: 'flat', wood, flat: { id: `${id} ${i + 1}`, at }, sawn: true })),
       purpose: 'handle',
     },

@@ -69,10 +69,12 @@ function markCentres({ work, wood, writer }: Bench): void {
   if (work.clip !== null)
     writer.clip({
       wood,
-      leg: work.clip,
+      below: work.clip.below,
       across: work.stock.across,
       title: 'Clip the corners',
-      words: [`Clip ${len(work.clip)} off each corner in a V cradle.`],
+      words: [
+        `Corner up in a V cradle, ${len(work.clip.below)} off below it: ${len(work.clip.leg)} of each face goes with it.`,
+      ],
       minutes: each(MINUTES.clip),
     });
 }

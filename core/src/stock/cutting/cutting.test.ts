@@ -239,7 +239,8 @@ describe('saw list', () => {
         expect(sets).toEqual([...sets].sort((p, q) => q - p));
       }
       const clip = list.find((s) => s.work === 'clip');
-      expect(clip?.set).toBeCloseTo(40 * (1 - Math.SQRT1_2), 9);
+      // half of a flat of 40 (√2 − 1)
+      expect(clip?.set).toBeCloseTo(20 * (Math.SQRT2 - 1), 9);
       expect(clip?.from).toEqual([{ label: 'c', pieces: 2, note: '' }]);
       const cutting = list.find((s) => s.work === (plan.order === 'rip-first' ? 'rip' : 'crosscut'));
       expect(list.indexOf(cutting as (typeof list)[number])).toBe(0);

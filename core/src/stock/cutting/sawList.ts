@@ -1,5 +1,5 @@
 import { len } from '../../measure/index.js';
-import { octagonOf } from '../blank.js';
+import { belowCorner, octagonOf } from '../blank.js';
 import type { BoardCut } from './boardCut.js';
 import type { CutInput, CutStock } from './cutInput.js';
 import type { CutPlan } from './study.js';
@@ -173,9 +173,9 @@ function finishing(plan: CutPlan, { demand }: CutInput): SawSetting[] {
     .map((section): SawSetting => ({
       id: `clip.${section}`,
       work: 'clip',
-      set: octagonOf(section).clipLeg,
-      title: 'Off each corner, saw tilted to 45°',
-      words: `In a V cradle; the flats are then ${len(octagonOf(section).flat)} wide.`,
+      set: belowCorner(octagonOf(section)),
+      title: 'Off below each corner, in a V cradle',
+      words: `${len(octagonOf(section).clipLeg)} of each face goes; the flats are then ${len(octagonOf(section).flat)} wide.`,
       from: from(section, true),
     }));
   return [...marks, ...clips];
