@@ -180,7 +180,10 @@ describe('bits', () => {
 
   it('are named as they are stamped', () => {
     expect(bitWords(bit(5.1, 'twist', { diameter: { mm: 5.1054, typed: '#7' } }))).toBe('twist #7, ⟦5.1054⟧');
-    expect(bitWords(bit(8))).toBe('brad point ⟦8⟧');
+    expect(bitWords(bit(8))).toBe('brad point 8 mm');
+    expect(bitWords(bit(8.25))).toBe('brad point 8.25 mm');
+    expect(bitWords(bit(7.9375, 'twist', { diameter: { mm: 7.9375, typed: '5/16"' } }))).toBe('twist 5/16″');
+    expect(bitWords(bit(7.9375))).toBe('brad point ⟦7.9375⟧');
   });
 
   it('stay in as long as anything may still be drilled with them', () => {

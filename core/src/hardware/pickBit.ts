@@ -1,5 +1,5 @@
 import { len } from '../measure/index.js';
-import { bitMark, type Bit } from '../workshop/index.js';
+import { bitMark, stampedSize, type Bit } from '../workshop/index.js';
 import type { HoleRange } from './fit.js';
 
 /** The bit for a hole, or what is missing and what would do instead. */
@@ -14,9 +14,9 @@ export interface BitChoice {
 
 const SLACK = 1e-6;
 
-/** How a bit is asked for in words: its kind, what is stamped on it, its diameter. */
+/** How a bit is asked for in words: its kind, and what is stamped on it; of a number or a letter its diameter too. */
 export const bitWords = ({ kind, diameter }: Bit): string =>
-  `${kind} ${bitMark(diameter) === '' ? '' : `${bitMark(diameter)}, `}${len(diameter.mm)}`;
+  `${kind} ${bitMark(diameter) === '' ? stampedSize(diameter) : `${bitMark(diameter)}, ${len(diameter.mm)}`}`;
 
 const FLAT: readonly Bit['kind'][] = ['flat-bottomed', 'spade'];
 

@@ -171,7 +171,7 @@ describe('bits over the batch', () => {
     expect(planned.drilling.map((d) => d.name)).toEqual(['a', 'c', 'b']);
     const words = planned.steps.filter((s) => s.operation?.kind === 'bore').map((s) => s.words[0]);
     expect(words[1]).toBe('The bit stays in.');
-    expect(words[2]).toBe('Change the bit: brad point ⟦8⟧ out, brad point ⟦6⟧ in.');
+    expect(words[2]).toBe('Change the bit: brad point 8 mm out, brad point 6 mm in.');
     const press = planned.steps.filter((s) => s.setup.place === 'drill press').map((s) => s.setup.holding);
     expect(new Set(press).size).toBe(2);
   });

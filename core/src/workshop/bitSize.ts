@@ -1,4 +1,11 @@
-import { MM_PER_INCH, parseLength, type Dimension, type ParsedLength, type Units } from '../measure/index.js';
+import {
+  len,
+  MM_PER_INCH,
+  parseLength,
+  type Dimension,
+  type ParsedLength,
+  type Units,
+} from '../measure/index.js';
 import type { Bit, BitKind } from './workshop.js';
 
 /** Number sizes 1 to 60, thousandths and tenths of an inch × 10 000, ASME B94.11M. */
@@ -42,6 +49,18 @@ export function bitSize(text: string, assume: Units): ParsedLength {
 /** What is stamped on a bit beside its diameter: a number, a letter; nothing for plain lengths. */
 export function bitMark({ typed = '' }: Dimension): string {
   return NUMBER.test(typed) || LETTER.test(typed) ? typed : '';
+}
+
+const FRACTION = /^\d+(?:[ -]\d+)?\/\d+(?=\s*(?:"|″|in|$))/;
+
+/**
+ * The size that is stamped on a bit, whatever the reader's units: an inch fraction as it was typed, whole twentieths of a
+ * millimetre in millimetres. What is neither has its length.
+ */
+export function stampedSize({ mm, typed = '' }: Dimension): string {
+  const fraction = FRACTION.exec(typed.trim())?.[0];
+  if (fraction !== undefined) return `${fraction}″`;
+  return Math.abs(mm * 20 - Math.round(mm * 20)) < 1e-9 ? `${Number(mm.toFixed(2))} mm` : len(mm);
 }
 
 /** A set of bits as it hangs in an index. */

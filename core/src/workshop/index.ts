@@ -42,7 +42,7 @@ export {
 export { newWorkshop } from './newWorkshop.js';
 export { checkWorkshop } from './checkWorkshop.js';
 export { airOf, copyingOf, currencyOf, sawingOf } from './habits.js';
-export { BIT_INDEXES, bitMark, bitSize, bitsOfIndex } from './bitSize.js';
+export { BIT_INDEXES, bitMark, stampedSize, bitSize, bitsOfIndex } from './bitSize.js';
 export {
   type Decision,
   CHOSEN_KINDS,
