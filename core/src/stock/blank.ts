@@ -19,7 +19,7 @@ export interface BlankWish {
 }
 
 /** Stock that is no square: turned or grown round, dried oval, or as it was found. */
-export type CornerlessStock = Exclude<StockForm, 'square'>;
+type CornerlessStock = Exclude<StockForm, 'square'>;
 
 /** A blank and how it is made ready. All lengths mm. */
 export interface Blank {
