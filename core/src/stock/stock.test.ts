@@ -7,16 +7,17 @@ import { belowCorner, octagonOf } from './blank.js';
 const allowances = newWorkshop('UTC', 'mm').allowances;
 
 describe('blank', () => {
+  const wish = {
+    partId: 'p',
+    largestDiameter: 40,
+    finishedLength: 62,
+    wasteDrive: 15,
+    wasteTail: 10,
+    perBlank: 1,
+    pieces: 12,
+  };
+
   it('adds skim, centring error, waste and parting', () => {
-    const wish = {
-      partId: 'p',
-      largestDiameter: 40,
-      finishedLength: 62,
-      wasteDrive: 15,
-      wasteTail: 10,
-      perBlank: 1,
-      pieces: 12,
-    };
     const { blank } = blankFor(wish, allowances);
     expect(blank).toMatchObject({ section: 43, length: 91, count: 12 }); // 40+2+1; 62+4+25
     const two = blankFor({ ...wish, perBlank: 2, pieces: 13 }, allowances).blank;
@@ -24,15 +25,6 @@ describe('blank', () => {
   });
 
   it('of what has no corners is so much across, sweeps no corners and has none to clip', () => {
-    const wish = {
-      partId: 'p',
-      largestDiameter: 40,
-      finishedLength: 62,
-      wasteDrive: 15,
-      wasteTail: 10,
-      perBlank: 1,
-      pieces: 12,
-    };
     const asked = (stock?: 'round' | 'oval' | 'irregular') =>
       blankFor({ ...wish, ...(stock ? { stock } : {}) }, allowances);
     const labels = (stock?: 'round' | 'oval' | 'irregular') => asked(stock).figures.map((f) => f.label);
