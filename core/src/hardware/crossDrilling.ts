@@ -101,8 +101,7 @@ function operation(bore: Bore, all: readonly Bore[], section: number, site: Cros
   const range = drawnRange(2 * bore.radius);
   const choice = withOwnBit(
     pickBit(workshop.bits, range, depth),
-    { id: bore.id, pointAngle: POINT_ANGLE, through },
-    range,
+    { hole: { id: bore.id, pointAngle: POINT_ANGLE, through }, range },
     depth,
     bitFor,
   );

@@ -134,7 +134,7 @@ function operation(wish: NeededHole, length: number, site: DrillSite): DrillOper
   const { material, workshop } = site;
   const usual = chosenBit(wish, length, workshop.bits);
   const { depth, halves } = usual;
-  const choice = withOwnBit(usual.choice, hole, range, depth, site.bitFor);
+  const choice = withOwnBit(usual.choice, wish, depth, site.bitFor);
   const { bit, diameter, angle, point, ...work } = bitWork(
     choice,
     range.best,
@@ -174,7 +174,7 @@ function operation(wish: NeededHole, length: number, site: DrillSite): DrillOper
 
 /** A bit for a hole; a through hole longer than any bit is drilled half from each end. */
 function chosenBit(
-  { hole, range, stepBit }: NeededHole,
+  { hole, range, stepBit, becomes }: NeededHole,
   length: number,
   bits: readonly Bit[],
 ): { choice: BitChoice; depth: number; halves: boolean } {
@@ -183,10 +183,12 @@ function chosenBit(
     const consequence = 'Recess and hole in one go.';
     return { choice: { bit: stepBit, instead: null, off: 0, consequence }, depth, halves: false };
   }
-  const choice = pickBit(bits, range, depth, hole.pointAngle >= FLAT_BOTTOM && !hole.through);
+  const reamed = becomes !== undefined;
+  const flat = hole.pointAngle >= FLAT_BOTTOM && !hole.through;
+  const choice = pickBit(bits, range, depth, { flat, reamed });
   if (choice.bit || !hole.through) return { choice, depth, halves: false };
   const half = length / 2 + PAST_THE_END;
-  const shorter = pickBit(bits, range, half);
+  const shorter = pickBit(bits, range, half, { reamed });
   return shorter.bit ? { choice: shorter, depth: half, halves: true } : { choice, depth, halves: false };
 }
 

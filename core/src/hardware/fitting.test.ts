@@ -173,8 +173,10 @@ describe('a tapered tang', () => {
 describe('bits', () => {
   it('for a flat bottom are those that leave one, else it is pared', () => {
     const range = { fit: 'slip' as const, least: 11.9, best: 12, most: 12.3 };
-    expect(pickBit([bit(12), bit(12.1, 'flat-bottomed')], range, 20, true).bit?.kind).toBe('flat-bottomed');
-    expect(pickBit([bit(12)], range, 20, true).consequence).toContain('pare the bottom flat');
+    expect(pickBit([bit(12), bit(12.1, 'flat-bottomed')], range, 20, { flat: true }).bit?.kind).toBe(
+      'flat-bottomed',
+    );
+    expect(pickBit([bit(12)], range, 20, { flat: true }).consequence).toContain('pare the bottom flat');
     expect(pickBit([bit(12, 'step')], range, 20).bit).toBeNull();
   });
 

@@ -67,7 +67,14 @@ describe('holes for fits', () => {
     const over = pickBit([bit(12)], range, 20);
     expect(over.bit).toBeNull();
     expect(over.consequence).toContain('gap-filling');
+    expect(pickBit([bit(12.6)], range, 20).consequence).toContain('nothing centres it');
+    expect(pickBit([bit(14)], range, 20).consequence).toContain('nothing will hold');
     expect(pickBit([bit(11)], range, 20).consequence).toContain('Open the hole');
+    // nothing has to fit in a pilot: less is only more to ream
+    const pilot = (d: number) => pickBit([bit(d)], range, 20, { reamed: true }).consequence;
+    expect(pilot(11)).toContain('left to ream');
+    expect(pilot(11)).not.toMatch(/press|split/);
+    expect(pilot(13)).toContain('would cut into what is reamed');
     expect(pickBit([bit(11.7, 'twist', 10)], range, 20).consequence).toContain('reaches');
   });
 

@@ -25,8 +25,14 @@ const FLAT: readonly Bit['kind'][] = ['flat-bottomed', 'spade'];
  * long enough; where a flat bottom is asked for, one that leaves it goes first. Step bits wait for holes with
  * their own two diameters.
  * @param reach depth to the shoulder, mm
+ * @param how it is to leave a flat bottom, or is a pilot that is reamed wider: nothing has to fit in it
  */
-export function pickBit(bits: readonly Bit[], range: HoleRange, reach: number, flat = false): BitChoice {
+export function pickBit(
+  bits: readonly Bit[],
+  range: HoleRange,
+  reach: number,
+  { flat = false, reamed = false }: { flat?: boolean; reamed?: boolean } = {},
+): BitChoice {
   const byNearness = bits
     .filter((bit) => bit.kind !== 'step' && bit.length + SLACK >= reach)
     .sort((a, b) => Math.abs(a.diameter.mm - range.best) - Math.abs(b.diameter.mm - range.best));
@@ -55,7 +61,7 @@ export function pickBit(bits: readonly Bit[], range: HoleRange, reach: number, f
     bit: null,
     instead,
     off: instead.diameter.mm - range.best,
-    consequence: insteadWords(instead, range),
+    consequence: reamed ? pilotWords(instead, range) : insteadWords(instead, range),
   };
 }
 
@@ -74,6 +80,16 @@ function fitWords(range: HoleRange): string {
   }
 }
 
+function pilotWords({ diameter }: Bit, range: HoleRange): string {
+  const under = range.best - diameter.mm;
+  return under > 0
+    ? `${len(diameter.mm)} is ${len(under)} under: that much more is left to ream.`
+    : `${len(diameter.mm)} is ${len(-under)} over: it would cut into what is reamed. Get a bit of ${len(range.best)} or a little less.`;
+}
+
+/** Glue bridges so much on the diameter, where something else holds the part true until it sets, mm: bench practice, typical. */
+const BRIDGED = 1.5;
+
 function insteadWords(bit: Bit, range: HoleRange): string {
   const under = range.best - bit.diameter.mm;
   if (under > 0)
@@ -84,7 +100,9 @@ function insteadWords(bit: Bit, range: HoleRange): string {
     return `${len(bit.diameter.mm)} is ${len(-under)} over: it sits that much looser.`;
   return -under <= 0.6
     ? `${len(bit.diameter.mm)} is ${len(-under)} over: use a gap-filling epoxy and let it set upright.`
-    : `${len(bit.diameter.mm)} is ${len(-under)} over: nothing will hold. Get a bit of ${len(range.best)}.`;
+    : range.fit === 'glue gap' && -under <= BRIDGED
+      ? `${len(bit.diameter.mm)} is ${len(-under)} over: gap-filling epoxy holds it, but nothing centres it. Wrap it with thread until it stands true.`
+      : `${len(bit.diameter.mm)} is ${len(-under)} over: nothing will hold. Get a bit of ${len(range.best)}.`;
 }
 
 /** How near the two diameters of a step bit must be to those drawn, mm. */
