@@ -58,6 +58,17 @@ export interface BitWork {
   lubricant: string;
 }
 
+/** What a chosen bit leaves: flat-bottomed and spade bits a flat, the others a cone. mm, degrees */
+export function leftBy(
+  choice: BitChoice,
+  wished: number,
+  pointAngle: number,
+): Pick<BitWork, 'bit' | 'diameter' | 'angle'> {
+  const bit = choice.bit ?? choice.instead;
+  const flat = bit?.kind === 'flat-bottomed' || bit?.kind === 'spade';
+  return { bit, diameter: bit?.diameter.mm ?? wished, angle: flat ? 180 : pointAngle };
+}
+
 /** Works out a chosen bit in a hole of a depth. */
 export function bitWork(
   choice: BitChoice,
@@ -66,11 +77,7 @@ export function bitWork(
   depth: number,
   material: Material,
 ): BitWork {
-  const bit = choice.bit ?? choice.instead;
-  const diameter = bit?.diameter.mm ?? wished;
-  // flat-bottomed and spade bits leave a flat, the others a cone
-  const flat = bit?.kind === 'flat-bottomed' || bit?.kind === 'spade';
-  const angle = flat ? 180 : pointAngle;
+  const { bit, diameter, angle } = leftBy(choice, wished, pointAngle);
   const surfaceSpeed = drillingSpeed(material, bit);
   return {
     bit,

@@ -28,7 +28,7 @@ export function depthFigures(o: DrillOperation, wishes: readonly NeededHole[]): 
       value: o.tapeAt,
       unit: 'mm',
       working: {
-        rule: 'Depth to the shoulder plus the length of the point, d/2 ÷ tan(half the point angle).',
+        rule: `Depth to the shoulder plus the length of the point, d/2 ÷ tan(half the point angle).${wish?.seats ? ` To the shoulder so deep that the ball comes to rest with ${len(wish.seats.diameter - wish.seats.sinks)} of it standing out: s − R + R ÷ sin α − b ÷ (2 tan α), α half the point angle.` : ''}`,
         source: 'geometry of the bit',
         inputs: [
           { label: 'longest thing that enters', value: wish?.entersLength ?? 0, unit: 'mm' },

@@ -10,7 +10,8 @@ import {
   type Part,
 } from '../pattern/index.js';
 import { bitSequence } from './bitSequence.js';
-import { bitFindings, bitWork, drawnRange, type DrillOperation } from './bitWork.js';
+import { seatDepth } from './ballSeat.js';
+import { bitFindings, bitWork, drawnRange, leftBy, type DrillOperation } from './bitWork.js';
 import { depthFigures } from './drillFigures.js';
 import { driftOf, drillWay, MOMENT_WORDS, type DrillChoice } from './drillWay.js';
 import type { Bit, Workshop } from '../workshop/index.js';
@@ -73,8 +74,9 @@ function deepened(wishes: readonly NeededHole[], { depthFor }: DrillSite): Neede
       return wish;
     const own = depthFor(wholeHole(hole.id), bottom.depth.mm);
     if (own === null) return wish;
+    const { seats: _, ...rest } = wish;
     return {
-      ...wish,
+      ...rest,
       hole: { ...hole, steps: [...hole.steps.slice(0, -1), { ...bottom, depth: dim(own) }] },
     };
   });
@@ -133,8 +135,10 @@ function operation(wish: NeededHole, length: number, site: DrillSite): DrillOper
   const { hole, range, enters, after } = wish;
   const { material, workshop } = site;
   const usual = chosenBit(wish, length, workshop.bits);
-  const { depth, halves } = usual;
-  const choice = withOwnBit(usual.choice, wish, depth, site.bitFor);
+  const { halves } = usual;
+  const choice = withOwnBit(usual.choice, wish, usual.depth, site.bitFor);
+  const left = leftBy(choice, range.best, hole.pointAngle);
+  const depth = wish.seats ? seatDepth(wish.seats, left.diameter, left.angle) : usual.depth;
   const { bit, diameter, angle, point, ...work } = bitWork(
     choice,
     range.best,

@@ -1,4 +1,4 @@
-import { holeForBody, holeForThread } from '../fit.js';
+import { holeForBody, holeForThread, type HoleRange } from '../fit.js';
 import type { KitOf } from '../kit.js';
 import type { NeededHole } from '../neededHole.js';
 import { tenon, type Fitting, type KitNeeds } from './needs.js';
@@ -21,14 +21,19 @@ export function rodNeeds(kit: KitOf<'rod'>, { way, glue, bore }: Fitting): KitNe
   };
 }
 
+/** A ball must stand on the axis: it goes in without play, and glue finds its way beside it. */
+const central = (diameter: number): HoleRange => ({
+  fit: 'slip',
+  least: diameter,
+  best: diameter + 0.05,
+  most: diameter + 0.1,
+});
+
 export function ballNeeds(kit: KitOf<'ball'>, { way, glue, bore }: Fitting): KitNeeds {
-  const range = holeForBody(kit.diameter.mm, way === 'pressed' ? 'press' : 'slip');
-  return {
-    way,
-    ...glue,
-    mating: null,
-    holes: [bore('ball seat', range, kit.diameter.mm, kit.seatDepth.mm, 'the ball')],
-  };
+  const [diameter, sinks] = [kit.diameter.mm, kit.seatDepth.mm];
+  const range = way === 'pressed' ? holeForBody(diameter, 'press') : central(diameter);
+  const seat = bore('ball seat', range, diameter, sinks, 'the ball');
+  return { way, ...glue, mating: null, holes: [{ ...seat, seats: { diameter, sinks } }] };
 }
 
 export function screwEyeNeeds(kit: KitOf<'screw-eye'>, { way, bore, place }: Fitting): KitNeeds {
