@@ -133,24 +133,30 @@ export const ENLARGED = 12;
 /** Every piece's deviation at every station, enlarged, over the outline. */
 export function DeviationLayer({ verdict }: { verdict: TwinsVerdict }) {
   const frame = useFrame();
+  const ends = [frame.at(0), frame.at(frame.length)];
+  const [left, right] = [Math.min(...ends) + BESIDE, Math.max(...ends) - BESIDE];
+  // what is measured at an end is drawn on the piece, not beside it
+  const middle = (x: number) =>
+    left > right ? (left + right) / 2 : Math.min(right, Math.max(left, frame.at(x)));
   return (
     <g>
-      {verdict.stations.map(({ station }) => (
-        <g key={station.id}>
+      {verdict.stations
+        .filter(({ count }) => count > 0)
+        .map(({ station }) => (
           <rect
-            x={frame.at(station.x) - 20}
-            width={40}
+            key={station.id}
+            x={middle(station.x) - BESIDE}
+            width={2 * BESIDE}
             y={frame.up(station.finished / 2 + station.tolerance * ENLARGED * 0.5)}
             height={station.tolerance * ENLARGED * frame.scale}
             className="tolerance"
           />
-        </g>
-      ))}
+        ))}
       {verdict.pieces.flatMap((piece) =>
         piece.judgements.map(({ station, judgement }) => (
           <circle
             key={`${piece.piece}/${station.id}`}
-            cx={frame.at(station.x) + ((piece.piece - 0.5) / verdict.pieces.length - 0.5) * 34}
+            cx={middle(station.x) + ((piece.piece - 0.5) / verdict.pieces.length - 0.5) * 34}
             cy={frame.up(station.finished / 2 + (judgement.deviation / 2) * ENLARGED)}
             r={2.6}
             className={`deviation ${judgement.verdict}`}
@@ -160,3 +166,6 @@ export function DeviationLayer({ verdict }: { verdict: TwinsVerdict }) {
     </g>
   );
 }
+
+/** Half the width in which the readings of a station stand side by side, px. */
+const BESIDE = 20;

@@ -29,6 +29,23 @@ const shown = async (events: ReturnType<typeof recorded>[]) => {
 describe('twins', () => {
   const good = station!.finished;
 
+  it('are drawn on the piece where they were measured, and nowhere else', async () => {
+    await shown([]);
+    const bands = () => [...document.querySelectorAll('.tolerance')];
+    expect(bands()).toEqual([]);
+    document.body.innerHTML = '';
+    // the first station lies at the end of the piece
+    await shown([measured(1, good)]);
+    const marks = [...document.querySelectorAll('.strip-ruler line')].map((l) =>
+      Number(l.getAttribute('x1')),
+    );
+    const [band, ...others] = bands();
+    expect(others).toEqual([]);
+    const x = Number(band!.getAttribute('x'));
+    expect(x).toBeGreaterThanOrEqual(Math.min(...marks) - 1e-6);
+    expect(x + Number(band!.getAttribute('width'))).toBeLessThanOrEqual(Math.max(...marks) + 1e-6);
+  });
+
   it('are judged by what was corrected, not by the slip', async () => {
     const slip = measured(2, good * 10);
     const corrected = recorded(2, {
