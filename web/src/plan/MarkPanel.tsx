@@ -18,10 +18,10 @@ import { Print1to1 } from './Paper.js';
 const SIGN: Record<NonNullable<Mark['does']>, { sign: string; words: string }> = {
   end: { sign: '‖', words: 'end' },
   change: { sign: '│', words: 'the shape changes' },
-  shoulder: { sign: '⎍', words: 'shoulder, cut square' },
+  shoulder: { sign: '┘', words: 'shoulder, cut square' },
   groove: { sign: '∨', words: 'groove, point of the skew' },
   hole: { sign: '○', words: 'cross hole' },
-  size: { sign: '⌶', words: 'crown or bottom, sized' },
+  size: { sign: '┼', words: 'crown or bottom, sized' },
 };
 
 interface MarkPanelProps {
