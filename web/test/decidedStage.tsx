@@ -27,7 +27,8 @@ export async function shownStage(
     ways: first = [],
     habits = [],
     pattern = base.pattern,
-  }: { ways?: OwnWay[]; habits?: Habit[]; pattern?: PatternBody } = {},
+    edited = false,
+  }: { ways?: OwnWay[]; habits?: Habit[]; pattern?: PatternBody; edited?: boolean } = {},
 ) {
   const kept: OwnWay[][] = [];
   const workshop = { ...base.workshop, ways: habits };
@@ -40,6 +41,7 @@ export async function shownStage(
   });
   const wider = {
     pattern: { id: 'p1', name: 'Stopper', kind: 'stopper', revision: 1, version: 7, body: pattern },
+    edited,
     workshop: { id: 'w', name: 'Ours', version: 3, body: workshop },
   } as Parameters<typeof DecidingHere>[0]['wider'];
   function Planned() {

@@ -16,6 +16,7 @@ import { batchQuery } from '../api/batches.js';
 import { Figures } from '../ui/Figures.js';
 import { Findings } from '../ui/Findings.js';
 import { dayWords } from '../ui/clock.js';
+import { countOf } from '../ui/countOf.js';
 import { usePlan } from '../workers/usePlan.js';
 import { DecidingHere } from './own/DecidingHere.js';
 import { GoPast } from './own/GoPast.js';
@@ -41,8 +42,6 @@ export const batchStage = (batch: { id: string; patternId: string }, stage: Stag
 
 const piecesMade = (lots: readonly Lot[], partId: string): number =>
   piecesIn(lots.filter((lot) => lot.partId === partId));
-
-const countOf = (pieces: number): string => (pieces === 1 ? '1 piece' : `${pieces} pieces`);
 
 function Kept({ batch }: { batch: BatchDetail }) {
   const stage = stageOf(useParams().stage, 'stock');
@@ -93,7 +92,7 @@ function Kept({ batch }: { batch: BatchDetail }) {
           <>
             <div className="work-under">
               <span className="soft">
-                {countOf(piecesMade(batch.lots, plan.parts[0].partId))} in{' '}
+                {countOf(piecesMade(batch.lots, plan.parts[0].partId), 'piece')} in{' '}
                 {plan.parts[0].material.name.toLowerCase()} for {batch.customer}
                 {batch.due !== null && `, due ${dayWords(batch.due)}`}. Revision {batch.revision}, plan{' '}
                 {batch.planVersion}.

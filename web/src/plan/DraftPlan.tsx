@@ -193,7 +193,7 @@ const Drafted = memo(function Drafted(props: DraftedProps) {
   const stageFindings = plan.findings.filter((f) => f.stage === stage);
   const elsewhere = plan.findings.filter((f) => f.stage !== stage && f.severity === 'stop');
   const ways = useMemo(() => ofPart.order.ways ?? [], [ofPart]);
-  const wider = useMemo(() => ({ pattern, workshop: held }), [pattern, held]);
+  const wider = useMemo(() => ({ pattern, edited, workshop: held }), [pattern, edited, held]);
   return (
     <DecidingHere
       part={plan.parts[0]}

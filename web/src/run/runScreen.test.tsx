@@ -51,18 +51,6 @@ const bodiesOf = (asked: Asked[], piece: number) =>
 const idOfDone = (asked: Asked[], stepId: string) =>
   sentOf(asked).find((e) => e.body.kind === 'done' && e.body.stepId === stepId)?.id;
 
-/** One store of the browser takes nothing more. */
-function fullUntilRestored(store: string) {
-  const put = Reflect.get<IDBObjectStore, 'put'>(IDBObjectStore.prototype, 'put');
-  return jest.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(function (
-    this: IDBObjectStore,
-    ...what
-  ) {
-    if (this.name === store) throw new DOMException('full', 'QuotaExceededError');
-    return put.apply(this, what);
-  });
-}
-
 beforeEach(() => clear());
 
 describe('the lathe screen', () => {
@@ -154,22 +142,6 @@ describe('the lathe screen', () => {
     await user.click(screen.getByRole('button', { name: /^Take back: Saw the blank/ }));
     await waitFor(() => expect(bodiesOf(asked, 1).at(-1)).toMatchObject({ kind: 'reopened', stepId: SAW }));
   });
-
-  it.each(['events', 'keyval'])(
-    'goes on where the store of the browser (%s) was full as it was opened',
-    async (store) => {
-      const full = fullUntilRestored(store);
-      const { user, asked } = atTheLathe();
-      expect(await screen.findByText(/this device refuses to keep or send/)).toBeTruthy();
-      full.mockRestore();
-      await user.click(screen.getByRole('button', { name: 'Done' }));
-      await waitFor(() => expect(bodiesOf(asked, 1)).toEqual([{ kind: 'done', stepId: SAW }]));
-      // it is known again as the device it is: what it begins is recorded
-      await waitFor(() =>
-        expect(sentOf(asked).map((e) => e.body)).toContainEqual({ kind: 'started', stepId: FACE }),
-      );
-    },
-  );
 
   it('offers the single step first on the first piece, and all of the set-up from the second on', async () => {
     const { user, container } = atTheLathe();

@@ -106,10 +106,11 @@ export function useRun(id: string): Run {
     sending.current = true;
     try {
       // where the browser's store refused at first, what lies in it counts as soon as it can be read
-      if (read.current !== id) {
-        await refresh();
-        read.current = id;
-      }
+      if (read.current !== id)
+        await refresh().then(
+          () => (read.current = id),
+          () => undefined,
+        );
       while (more.current) {
         more.current = false;
         const had = await waitingOf(id);
@@ -122,6 +123,8 @@ export function useRun(id: string): Run {
         }
         await count();
       }
+      // what can be sent is sent all the same: it makes room
+      if (read.current !== id) setConnection('not kept');
     } catch {
       // the browser's store refuses now and then, when it is full or busy: the next try finds it again
       setConnection('not kept');

@@ -26,6 +26,7 @@ import { WorkScreen } from '../plan/WorkScreen.js';
 import { DeviationLayer, ENLARGED } from '../strip/layers.js';
 import { Strip } from '../strip/Strip.js';
 import { recordFindings } from '../run/recordFindings.js';
+import { countOf } from '../ui/countOf.js';
 import { Findings } from '../ui/Findings.js';
 import { Length, Say } from '../ui/Length.js';
 import { withNote } from '../ui/noted.js';
@@ -207,8 +208,6 @@ function Credit({ batchId }: { batchId: string }) {
     </p>
   );
 }
-
-const countOf = (count: number, what: string): string => `${count} ${what}${count === 1 ? '' : 's'}`;
 
 interface NotedProps {
   steps: readonly Step[];

@@ -24,8 +24,8 @@ interface DecidingHereProps {
   /** what is decided for this order of this part */
   ways: readonly OwnWay[];
   setWays: (ways: OwnWay[]) => void;
-  /** where wider decisions are kept; nothing wider can be decided without */
-  wider?: { pattern: Pattern; workshop: WorkshopDetail };
+  /** where wider decisions are kept; nothing wider can be decided without. What is edited of a pattern is saved by its editor alone */
+  wider?: { pattern: Pattern; edited: boolean; workshop: WorkshopDetail };
   children: ReactNode;
 }
 
@@ -64,7 +64,7 @@ export function DecidingHere({ part, leads, ways, setWays, wider, children }: De
       part,
       leads,
       material: part.material.name,
-      scopes: wider ? EVERY_SCOPE : ['order'],
+      scopes: wider ? EVERY_SCOPE.filter((s) => s !== 'pattern' || !wider.edited) : ['order'],
       decide: ({ decides, scope, why }: Wanted) => {
         const way = made(decides, why);
         const habit: Habit = {

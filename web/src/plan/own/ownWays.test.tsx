@@ -54,6 +54,14 @@ describe('how it is sanded', () => {
     });
   });
 
+  it('of a pattern that is edited nothing is saved from a plan: its editor does that', async () => {
+    await shown('surface', { edited: true });
+    press('Sand it otherwise');
+    fireEvent.mouseDown(screen.getByRole('combobox', { name: 'Holds for: Sand it otherwise' }));
+    expect(await screen.findByTitle('everything in hard maple')).toBeTruthy();
+    expect(screen.queryByTitle('this pattern, always')).toBeNull();
+  });
+
   it('a habit is left for once, or for good', async () => {
     const habit = way(NO_SANDING, { materialId: 'maple' });
     const { kept, asked } = await shown('surface', { habits: [habit] });
