@@ -23,7 +23,7 @@ const project = (name, decorators) => ({
   testPathIgnorePatterns: ['/node_modules/', '/dist/'],
   transform: { '^.+\\.(ts|m?js)$': swc(decorators) },
   transformIgnorePatterns: [
-    '/node_modules/(?!(@nestjs|fast-check|pure-rand|idb-keyval|file-type|strtok3|token-types|uint8array-extras|@tokenizer|@borewit|load-esm|uuid|iterare)/)',
+    '/node_modules/(?!(@nestjs|fast-check|pure-rand|idb-keyval|file-type|strtok3|token-types|uint8array-extras|@tokenizer|@borewit|load-esm|uuid|iterare|is-any-array|ml-[a-z-]+)/)',
   ],
   moduleNameMapper: {
     '^@compas/core$': '<rootDir>/../core/src/index.ts',

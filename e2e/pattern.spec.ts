@@ -9,7 +9,11 @@ async function give(page: Page, label: string, value: string): Promise<void> {
   await field.press('Enter');
 }
 
+/** What can be done with an element stands in its row once it is chosen. */
+const chooseRow = (page: Page, name: string) => page.getByLabel(`Name of ${name}`, { exact: true }).focus();
+
 async function addAfter(page: Page, after: string | null, kind: string): Promise<void> {
+  if (after !== null) await chooseRow(page, after);
   const name = after === null ? 'Add an element at the reference end' : `Add an element after ${after}`;
   await page.getByRole('button', { name, exact: true }).click();
   await page.locator('.ant-dropdown:visible').getByText(kind, { exact: true }).click();
@@ -42,6 +46,7 @@ test('a handle with a ferrule and a stepped hole is designed from nothing, given
 
   await test.step('elements one after another, a ferrule, a fixed total', async () => {
     await addAfter(page, null, 'cylinder');
+    await chooseRow(page, 'ball');
     await page.getByRole('button', { name: 'Take ball out' }).click();
     await give(page, 'Start diameter', '20');
     await callIt(page, 'cylinder', 'tenon end');
@@ -59,8 +64,10 @@ test('a handle with a ferrule and a stepped hole is designed from nothing, given
     await give(page, 'butt, length', '12');
     await give(page, 'butt, end diameter', '12');
     await give(page, 'butt, radius', '14');
+    await chooseRow(page, 'grip');
     await page.getByRole('button', { name: 'More for grip' }).click();
     await page.locator('.ant-dropdown:visible').getByText('Let it take up what is left').click();
+    await page.getByRole('button', { name: /no hardware, used by .*change$/ }).click();
     await give(page, 'Fixed total', '115');
     await expect(page.locator('tr', { hasText: 'takes up' })).toContainText('85.0');
     await page.getByRole('combobox', { name: 'Hardware at the reference end' }).click();

@@ -6,6 +6,7 @@ export {
   missingSlots,
   type Seat,
   type SizingCut,
+  sizedPlaces,
   type WantedSlot,
 } from './marks.js';
 export { type Edge, edgePoints, heightAt, type Piece } from './edge.js';

@@ -98,7 +98,9 @@ export function layoutOf(outline: Outline, site: LayoutSite): Layout {
   const datum = { id: at?.id ?? 'start', label: at?.label ?? 'reference end', x: at?.x ?? 0 };
   const marks = found.map((mark) => ({ ...mark, from: mark.x - datum.x }));
   const sanding = sandingLeft(material, site.firstGrain);
-  const places = [...stations(outline).map(onPeg(outline)), ...(site.seats ?? [])].sort((a, b) => a.x - b.x);
+  const places = [...sizedPlaces(outline).map(onPeg(outline)), ...(site.seats ?? [])].sort(
+    (a, b) => a.x - b.x,
+  );
   const cuts = places.map((place): SizingCut => {
     const { id, x, label, finished, tolerance } = place;
     const meets = faces.find((m) => Math.abs(m.x - x) < 1e-6)?.face ?? ('transfer' in place ? place : null);
@@ -146,7 +148,7 @@ function marksOf(outline: Outline, bores: readonly Bore[]): Mark[] {
 
 /** Every place that is sized has its notch: crowns and bottoms that fall on no other. */
 const sizedMarks = (outline: Outline, marks: readonly Mark[]): Mark[] =>
-  stations(outline)
+  sizedPlaces(outline)
     .filter(({ x }) => marks.every((m) => Math.abs(m.x - x) > SAME_NOTCH))
     .map(({ id, x, label, finished, peak }) => ({
       id,
@@ -187,7 +189,8 @@ const boreMark =
     return { id: `hole.${id}`, x, label: name, before: across, after: across, does: 'hole' };
   };
 
-interface Station {
+/** A place whose diameter is worth measuring. */
+interface SizedPlace {
   id: string;
   x: number;
   label: string;
@@ -206,7 +209,7 @@ const PEG_TOLERANCE = 0.05;
 /** A place on a peg is cut to what goes into its hole, and tried. */
 const onPeg =
   (outline: Outline) =>
-  (place: Station): Station | Seat => {
+  (place: SizedPlace): SizedPlace | Seat => {
     const peg = outline.spans.find(
       ({ element, x0, x1, startDiameter }) =>
         element.kind === 'tenon' &&
@@ -223,9 +226,9 @@ const onPeg =
   };
 
 /** Where to size: the start, each new diameter at a transition, crests and bottoms. */
-function stations(outline: Outline): Station[] {
+export function sizedPlaces(outline: Outline): SizedPlace[] {
   const first = outline.spans[0];
-  const found: Station[] = first
+  const found: SizedPlace[] = first
     ? [
         {
           id: 'start',
@@ -238,7 +241,7 @@ function stations(outline: Outline): Station[] {
     : [];
   for (const span of outline.spans) {
     const { element } = span;
-    const add = (id: string, x: number, finished: number, peak?: Station['peak']) =>
+    const add = (id: string, x: number, finished: number, peak?: SizedPlace['peak']) =>
       found.push({
         ...(peak === undefined ? {} : { peak }),
         id: `${element.id}.${id}`,

@@ -91,6 +91,8 @@ export { flowFindings, meetingOf } from './flow.js';
 export { weakPlaces } from './places.js';
 export { designAdvice } from './advice.js';
 export {
+  type Feature,
+  FEATURES,
   inOrder,
   MOST_SAMPLE_POINTS,
   pointsOf,
@@ -100,6 +102,7 @@ export {
   type Trace,
   traceOf,
 } from './fit/sample.js';
-export { fitSample, type FittedSample } from './fit/fitSample.js';
+export { oneCurve } from './fit/oneCurve.js';
+export { fitSample, type FitWishes, leftOver, type FittedSample } from './fit/fitSample.js';
 export { latheMesh, type Mesh } from './latheMesh.js';
 export * from './body/index.js';

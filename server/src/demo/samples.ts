@@ -15,7 +15,7 @@ export const oldFinialSample = (): NewSampleDto => ({
 
 /** The pattern that the fit makes of it, its elements named by whoever copied it. */
 export function oldFinialPattern(): PatternBody {
-  const { turning } = fitSample(pointsOf(measured.trace), PIXEL_SHARE * measured.mmPerPixel);
+  const { turning } = fitSample(pointsOf(measured.trace), { unsure: PIXEL_SHARE * measured.mmPerPixel });
   const [first, ...rest] = turning.elements;
   if (!first) throw new Error('The sample has no elements.');
   return {

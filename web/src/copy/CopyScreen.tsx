@@ -1,34 +1,47 @@
-import { dim, traceOf, type PatternBody } from '@compas/core';
-import { Button, Input, Tabs } from 'antd';
+import { ITEM_KINDS, traceOf, type ItemKind } from '@compas/core';
+import { useQuery } from '@tanstack/react-query';
+import { Button, Input, Select, Tabs } from 'antd';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
+import { sessionQuery } from '../api/session.js';
 import { createPattern, createSample } from '../api/patterns.js';
 import { useChange } from '../api/useChange.js';
 import { Trouble } from '../ui/Trouble.js';
+import { useMaterials } from '../ui/useMaterials.js';
+import { copiedBody, type CopyWishes } from './copied.js';
+import { CopiedElements } from './CopiedElements.js';
 import { CsvTrace } from './CsvTrace.js';
 import { KeptSamples } from './KeptSamples.js';
 import type { Measured } from './measured.js';
 import { FitView, useFit } from './FitView.js';
 import { PhotoTrace } from './PhotoTrace.js';
 import { StationsEntry } from './StationsEntry.js';
+import { useCopy } from './useCopy.js';
 import './copy.css';
+
+const NO_WISHES: CopyWishes = { kind: 'other', materialId: 'beech', names: {}, ungauged: new Set() };
 
 /** A sample becomes a pattern: measured at stations, from a trace or from a photo, then fitted. */
 export default function CopyScreen() {
   const [measured, setMeasured] = useState<Measured | null>(null);
   const [ignored, setIgnored] = useState<ReadonlySet<number>>(new Set());
+  const [curves, setCurves] = useState<number>();
   const [name, setName] = useState('');
-  const fit = useFit(measured, ignored);
+  const [wishes, setWishes] = useState(NO_WISHES);
+  const fit = useFit(measured, ignored, curves);
+  const copy = useCopy(fit.fitted);
+  const session = useQuery(sessionQuery);
   const navigate = useNavigate();
   const pattern = useChange(createPattern, 'patterns');
   const sample = useChange(createSample, 'samples');
   const take = (next: Measured | null) => {
     setMeasured(next);
     setIgnored(new Set());
+    setCurves(undefined);
   };
   const called = name.trim() || 'Copied sample';
   const make = async () => {
-    if (!measured || !fit.fitted) return;
+    if (!measured || !copy.turning) return;
     if (!measured.kept)
       await sample.mutateAsync({
         name: called,
@@ -36,7 +49,8 @@ export default function CopyScreen() {
         trace: traceOf(measured.points),
         note: '',
       });
-    const made = await pattern.mutateAsync({ name: called, body: bodyOf(fit.fitted.turning) });
+    const body = copiedBody(copy.turning, wishes, session.data?.userName ?? '');
+    const made = await pattern.mutateAsync({ name: called, body });
     void navigate(`/patterns/${made.id}`);
   };
   return (
@@ -52,10 +66,11 @@ export default function CopyScreen() {
             value={name}
             onChange={(e) => setName(e.target.value)}
           />
+          <KindAndWood wishes={wishes} onWishes={setWishes} />
           <Button
             type="primary"
             size="large"
-            disabled={!fit.fitted || fit.fitted.outline.problems.length > 0}
+            disabled={!copy.outline || copy.outline.problems.length > 0}
             loading={pattern.isPending || sample.isPending}
             onClick={() => void make().catch(() => undefined)}
           >
@@ -77,27 +92,34 @@ export default function CopyScreen() {
             destroyOnHidden
           />
         </div>
-        <FitView measured={measured} fit={fit} ignored={ignored} onIgnore={setIgnored} />
+        <FitView {...{ measured, fit, copy, ignored }} onIgnore={setIgnored} onCurves={setCurves}>
+          <CopiedElements copy={copy} wishes={wishes} onWishes={setWishes} />
+        </FitView>
       </div>
     </div>
   );
 }
 
-const bodyOf = (turning: PatternBody['parts'][0]['turnings'][0]): PatternBody => ({
-  schema: 1,
-  kind: 'other',
-  usedBy: 'anybody',
-  parts: [
-    {
-      id: 'part1',
-      name: 'Body',
-      perItem: 1,
-      materialId: 'beech',
-      turnings: [{ ...turning, startDiameter: dim(turning.startDiameter.mm) }],
-      holes: [],
-    },
-  ],
-  hardware: [],
-  source: { from: 'sample', words: '', allows: '' },
-  lastId: 100,
-});
+/** What kind of item it is, and of what wood it is usually made. */
+function KindAndWood({ wishes, onWishes }: { wishes: CopyWishes; onWishes: (wishes: CopyWishes) => void }) {
+  const materials = useMaterials();
+  return (
+    <>
+      <Select<ItemKind>
+        aria-label="Kind of item"
+        className="w-word"
+        value={wishes.kind}
+        onChange={(kind) => onWishes({ ...wishes, kind })}
+        options={ITEM_KINDS.map((kind) => ({ value: kind, label: kind === 'other' ? 'other item' : kind }))}
+      />
+      <Select
+        aria-label="Usual material"
+        className="w-word"
+        showSearch={{ optionFilterProp: 'label' }}
+        value={wishes.materialId}
+        onChange={(materialId) => onWishes({ ...wishes, materialId })}
+        options={materials.map((m) => ({ value: m.id, label: m.name }))}
+      />
+    </>
+  );
+}

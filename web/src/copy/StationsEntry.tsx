@@ -1,5 +1,5 @@
-import { dim, type Dimension } from '@compas/core';
-import { Button } from 'antd';
+import { dim, FEATURES, type Dimension, type Feature, type SamplePoint } from '@compas/core';
+import { Button, Select } from 'antd';
 import { useState } from 'react';
 import { LengthInput } from '../ui/LengthInput.js';
 import type { Measured } from './measured.js';
@@ -8,7 +8,13 @@ interface Row {
   id: number;
   at: Dimension;
   diameter: Dimension;
+  /** what was seen there: a feature, or the point it ends in */
+  is?: Seen | undefined;
 }
+
+type Seen = Feature | 'point';
+
+const SEEN: Record<Seen, string> = { ...FEATURES, point: 'a point, ⌀ 0' };
 
 /** A calliper is read to about this, mm on the radius. */
 const UNSURE = 0.05;
@@ -20,15 +26,15 @@ export function StationsEntry({ onMeasured }: { onMeasured: (measured: Measured 
   const put = (next: Row[]) => {
     const last = next.at(-1);
     // the next place stands ready as soon as the last has its diameter
-    setRows(last && last.diameter.mm > 0 ? [...next, following(next)] : next);
-    const read = next.filter((r) => r.diameter.mm > 0);
+    setRows(last && isRead(last) ? [...next, following(next)] : next);
+    const read = next.filter(isRead);
     onMeasured(
       read.length < 3
         ? null
         : {
             by: 'stations',
             unsure: UNSURE,
-            points: read.map((r) => ({ x: r.at.mm, up: r.diameter.mm / 2, down: r.diameter.mm / 2 })),
+            points: read.map(stationOf),
           },
     );
   };
@@ -38,13 +44,14 @@ export function StationsEntry({ onMeasured }: { onMeasured: (measured: Measured 
     <div className="column">
       <p>
         Measure from one end. Take the crown of each bead, the bottom of each cove, both ends of every
-        straight. At a step give two rows a hair apart.
+        straight, and say beside the diameter what you see there. At a step give two rows with the same place.
       </p>
       <table className="elements">
         <thead>
           <tr>
             <th>From the end</th>
             <th>Diameter</th>
+            <th>There is</th>
             <th aria-label="Changes" />
           </tr>
         </thead>
@@ -74,6 +81,18 @@ export function StationsEntry({ onMeasured }: { onMeasured: (measured: Measured 
                 />
               </td>
               <td>
+                <Select<Seen>
+                  size="small"
+                  className="w-word"
+                  aria-label={`What is at place ${i + 1}`}
+                  allowClear
+                  placeholder="—"
+                  value={row.is ?? null}
+                  onChange={(is: Seen | undefined) => change(row.id, { is })}
+                  options={Object.entries(SEEN).map(([value, label]) => ({ value, label }))}
+                />
+              </td>
+              <td>
                 <Button
                   size="small"
                   type="text"
@@ -92,6 +111,15 @@ export function StationsEntry({ onMeasured }: { onMeasured: (measured: Measured 
       </Button>
     </div>
   );
+}
+
+/** A row counts once its diameter is typed, also where that is nothing: the piece ends in a point. */
+const isRead = ({ diameter, is }: Row): boolean =>
+  diameter.mm > 0 || diameter.typed !== undefined || is === 'point';
+
+function stationOf({ at, diameter, is }: Row): SamplePoint {
+  const r = is === 'point' ? 0 : diameter.mm / 2;
+  return { x: at.mm, up: r, down: r, ...(is && is !== 'point' ? { is } : {}) };
 }
 
 /** The next place: as far on as the last two are apart. */

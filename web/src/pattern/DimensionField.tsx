@@ -31,10 +31,13 @@ interface DimensionFieldProps<E extends Element> {
   name: string;
   dimension: DimensionKey;
   put: (element: E) => void;
+  /** it belongs to what is chosen: it can be held, or taken away */
+  chosen?: boolean;
 }
 
 /** One dimension of an element: typed, held, or taken away where it need not be given. */
-export function DimensionField<E extends Element>({ element, name, dimension, put }: DimensionFieldProps<E>) {
+export function DimensionField<E extends Element>(props: DimensionFieldProps<E>) {
+  const { element, name, dimension, put, chosen = true } = props;
   const { lathe } = useEditorActions();
   const words = dimensionWords(element.kind, dimension);
   const value = dimensionOf(element, dimension) ?? dim(0);
@@ -48,7 +51,7 @@ export function DimensionField<E extends Element>({ element, name, dimension, pu
   };
   return (
     <span>
-      <span className="soft">{follows ? 'length, takes up' : words}</span>
+      <span className="soft">{follows ? 'length, takes up' : words.replace(/ diameter$/, ' ⌀')}</span>
       {follows ? (
         <span className="resting">
           <Length mm={value.mm} />
@@ -62,7 +65,8 @@ export function DimensionField<E extends Element>({ element, name, dimension, pu
             disabled={held}
             onChange={(mm) => put(withDimension(element, dimension, mm))}
           />
-          {usualOf(element.kind, dimension) !== undefined ? (
+          {held && <span className="held-word">held</span>}
+          {!chosen ? null : usualOf(element.kind, dimension) !== undefined ? (
             <button
               type="button"
               className="hold"

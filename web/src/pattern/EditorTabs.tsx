@@ -35,8 +35,8 @@ export const EditorTabs = memo(function EditorTabs({ kits, hardware, parts, patt
           children: (
             <div className="column">
               <HollowHead />
-              <ElementList />
               <HardwarePanel kits={kits} hardware={hardware} />
+              <ElementList />
             </div>
           ),
         },

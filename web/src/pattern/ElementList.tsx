@@ -10,21 +10,16 @@ export function ElementList() {
   const { body, outline, part, spot, turning, workshop, change, selected } = useEditor();
   const { spans } = outline;
   return (
-    <table className="elements">
-      <thead>
-        <tr>
-          <th>{hollowAt(part, turning.id) ? 'From the rim inwards' : 'From the reference end'}</th>
-          <th>Dimensions</th>
-          <th aria-label="Changes" />
-        </tr>
-      </thead>
+    <table className="elements element-list" aria-label="Elements">
       <tbody>
         <tr>
-          <td className="soft">begins with</td>
+          <td className="soft" colSpan={2}>
+            {hollowAt(part, turning.id) ? 'From the rim inwards' : 'From the reference end'}
+          </td>
           <td>
             <span className="dimensions">
               <span>
-                <span className="soft">diameter</span>
+                <span className="soft">begins ⌀</span>
                 <span className="held-input">
                   <LengthInput
                     label="Start diameter"
@@ -35,6 +30,7 @@ export function ElementList() {
                       change(changeTurning(body, spot, (t) => ({ ...t, startDiameter })))
                     }
                   />
+                  {turning.startHeld && <span className="held-word">held</span>}
                   <HoldButton
                     name="Start diameter"
                     held={turning.startHeld === true}
@@ -44,10 +40,10 @@ export function ElementList() {
                   />
                 </span>
               </span>
+              <span className="row-tools">
+                <AddButton afterId={null} />
+              </span>
             </span>
-          </td>
-          <td>
-            <AddButton afterId={null} />
           </td>
         </tr>
         {spans.map((span, i) => (

@@ -9,7 +9,7 @@ import {
   type UsedBy,
 } from '@compas/core';
 import { Button, Select } from 'antd';
-import { memo } from 'react';
+import { memo, useState } from 'react';
 import { Length } from '../ui/Length.js';
 import { useMaterials } from '../ui/useMaterials.js';
 import { LengthInput } from '../ui/LengthInput.js';
@@ -50,20 +50,74 @@ export function HardwarePanel({ kits, hardware }: { kits: Kit[]; hardware: Plann
 
 /** Drawn anew only when something it shows has changed: its lists cost more than the whole strip. */
 const HardwareFields = memo(function HardwareFields(props: HardwareFieldsProps) {
-  const { kits, partId, fitted, mating, startDiameter, materialId, usedBy, longest, total } = props;
-  const materials = useMaterials();
+  const { mating, startDiameter } = props;
+  const [open, setOpen] = useState(false);
   const { spot, update } = useEditorActions();
   const meets = (diameter: number) =>
     update((body) =>
       changeTurning(body, spot, (t) => ({ ...t, startDiameter: dim(diameter), startHeld: true })),
     );
+  const take = mating !== undefined && Math.abs(mating - startDiameter) > 1e-6 && (
+    <Button onClick={() => meets(mating)}>
+      Take its <Length mm={mating} /> and hold it
+    </Button>
+  );
+  if (!open)
+    return (
+      <div className="band-line">
+        <button type="button" aria-expanded={false} onClick={() => setOpen(true)}>
+          <UseWords {...props} />
+          <span className="band-open">change</span>
+        </button>
+        {take}
+      </div>
+    );
   return (
     <div className="row at-foot gap-wide">
+      <UseFields {...props} />
+      {take}
+      <Button type="text" aria-expanded onClick={() => setOpen(false)}>
+        Fold
+      </Button>
+    </div>
+  );
+});
+
+/** Wood, hardware, use and limits as they read. */
+function UseWords({ kits, partId, fitted, materialId, usedBy, longest, total }: HardwareFieldsProps) {
+  const materials = useMaterials();
+  const wood = materials.find((m) => m.id === materialId)?.name ?? materialId;
+  const hardware = fitted
+    .filter((h) => h.partId === partId)
+    .map((h) => `${kits.find((k) => k.id === h.kitId)?.name ?? h.kitId} at the ${h.end} end`);
+  return (
+    <>
+      {[wood, ...(hardware.length > 0 ? hardware : ['no hardware']), `used by ${USED_BY[usedBy]}`].join(', ')}
+      {longest && (
+        <>
+          , at most <Length mm={longest.mm} /> long
+        </>
+      )}
+      {total && (
+        <>
+          , <Length mm={total.mm} /> in all
+        </>
+      )}
+    </>
+  );
+}
+
+function UseFields({ kits, partId, fitted, materialId, usedBy, longest, total }: HardwareFieldsProps) {
+  const materials = useMaterials();
+  const { spot, update } = useEditorActions();
+  return (
+    <>
       {PART_ENDS.map((end) => (
         <label key={end} className="column gap-hair">
           {`Hardware at the ${end} end`}
           <Select
             aria-label={`Hardware at the ${end} end`}
+            showSearch={{ optionFilterProp: 'label' }}
             className="w-phrase"
             value={fitted.find((h) => h.partId === partId && h.end === end)?.kitId ?? NO_KIT}
             onChange={(id) => update((body) => fitKit(body, partId, end, id === NO_KIT ? null : id))}
@@ -71,11 +125,6 @@ const HardwareFields = memo(function HardwareFields(props: HardwareFieldsProps) 
           />
         </label>
       ))}
-      {mating !== undefined && Math.abs(mating - startDiameter) > 1e-6 && (
-        <Button onClick={() => meets(mating)}>
-          Take its <Length mm={mating} /> and hold it
-        </Button>
-      )}
       <label className="column gap-hair">
         Usual material
         <Select
@@ -113,9 +162,9 @@ const HardwareFields = memo(function HardwareFields(props: HardwareFieldsProps) 
         usual={100}
         onChange={(length) => update((body) => changeTurning(body, spot, (t) => ({ ...t, total: length })))}
       />
-    </div>
+    </>
   );
-});
+}
 
 interface LimitProps {
   label: string;

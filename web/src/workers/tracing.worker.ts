@@ -3,6 +3,7 @@ import {
   fitSample,
   silhouetteOf,
   type FittedSample,
+  type FitWishes,
   type SamplePoint,
   type ScaleMarks,
   type Silhouette,
@@ -54,7 +55,7 @@ const tracing = {
     }
   },
 
-  fit: (points: SamplePoint[], unsure: number): FittedSample => fitSample(points, unsure),
+  fit: (points: SamplePoint[], wishes: FitWishes): FittedSample => fitSample(points, wishes),
 };
 
 export type Tracing = typeof tracing;

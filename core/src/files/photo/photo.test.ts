@@ -38,7 +38,7 @@ describe('a photo of a sample', () => {
   });
 
   it('becomes elements of the sizes it was painted from', () => {
-    const { turning, outline: copy } = fitSample(found.points, 0.25 * found.mmPerPixel);
+    const { turning, outline: copy } = fitSample(found.points, { unsure: 0.25 * found.mmPerPixel });
     expect(turning.elements.length).toBeLessThan(13);
     for (const [x, wanted] of [
       [7, 18],

@@ -1,5 +1,8 @@
 import { momentsOf, Moments, type FittedCurve, type Point } from './moments.js';
 
+// asked for every point of every curve that is tried
+const { max, min, log } = Math;
+
 /** A stretch of points, `from` up to but not including `to`, and the curve laid through it. */
 export interface Stretch {
   from: number;
@@ -22,33 +25,37 @@ const ARC_COST = 4;
  * Cuts a sampled line into straights and arcs: of all ways to cut it the one with the least squares
  * over the noise plus ln n for every parameter it uses (Schwarz, Ann. Statist. 6, 1978), found exactly
  * over blocks of points by dynamic programming (Bellman) and then refined point by point.
+ * @param thrift share of that price which is asked: below 1 finds more, and what is only noise
  */
-export function stretchesOf(points: readonly Point[], noise: number): Stretch[] {
-  const size = Math.max(1, Math.ceil(points.length / BLOCKS));
+export function stretchesOf(points: readonly Point[], noise: number, thrift = 1): Stretch[] {
+  const size = max(1, Math.ceil(points.length / BLOCKS));
   const blocks = blocksOf(points, size);
-  const penalty = Math.log(points.length);
+  const penalty = thrift * log(points.length);
   // a block that straddles a step lies between its two sides: left alone it costs less than a curve
-  const variance = Math.max(noise * noise, 1e-6) / size;
-  const cuts = coarseCuts(blocks, variance, penalty).map((b) => Math.min(points.length, b * size));
+  const variance = max(noise * noise, 1e-6) / size;
+  const cuts = coarseCuts(blocks, variance, penalty).map((b) => min(points.length, b * size));
   const refined = refine(points, cuts, noise, 2 * size);
-  const stretches = refined.slice(1).map((to, i): Stretch => {
-    const from = refined[i] ?? 0;
-    return { from, to, curve: bestCurve(momentsOf(points, from, to), noise * noise, penalty) };
-  });
-  return points.length < MANY ? stretches : withoutTips(stretches);
+  return withoutTips(points, refined)
+    .slice(1)
+    .map((to, i, ends): Stretch => {
+      const from = ends[i - 1] ?? 0;
+      return { from, to, curve: bestCurve(momentsOf(points, from, to), noise * noise, penalty) };
+    });
 }
 
-/** A traced line of so many points does not end in an element of a few of them. */
-const MANY = 300;
+/** A traced line of so many points does not end in an element of a few of them, and of this share of its length. */
+const MANY = 250;
 const TIP_POINTS = 8;
+const TIP_SHARE = 0.01;
 
-/** The last points at both ends, where a trace frays out, go with the stretch beside them. */
-function withoutTips(stretches: readonly Stretch[]): Stretch[] {
-  const kept = stretches.filter((s, i) => (i > 0 && i < stretches.length - 1) || s.to - s.from >= TIP_POINTS);
-  const [first, last] = [kept[0], kept.at(-1)];
-  if (first) first.from = 0;
-  if (last) last.to = stretches.at(-1)?.to ?? last.to;
-  return kept;
+/** Cuts without those that leave a tip, where a trace frays out: it goes with what is beside it. */
+function withoutTips(points: readonly Point[], cuts: readonly number[]): number[] {
+  if (points.length < MANY) return [...cuts];
+  const length = points.at(-1)?.x ?? 0;
+  const isTip = (from: number, to: number) =>
+    to - from < TIP_POINTS && (points[to - 1]?.x ?? 0) - (points[from]?.x ?? 0) < TIP_SHARE * length;
+  const last = points.length;
+  return cuts.filter((cut) => cut === 0 || cut === last || !(isTip(0, cut) || isTip(cut, last)));
 }
 
 function blocksOf(points: readonly Point[], size: number): Point[] {
@@ -78,8 +85,9 @@ function coarseCuts(blocks: readonly Point[], variance: number, penalty: number)
         cost[to] = base + own;
         came[to] = from;
       }
-      // once neither line nor arc holds by far, no longer stretch from here will
-      if (own > 40 * penalty && to - from > 12) break;
+      // once neither line nor arc holds by far, no longer stretch from here will; what noise alone adds,
+      // one for every block, says nothing against it
+      if (own - moments.count > 40 * penalty && to - from > 12) break;
     }
   }
   const cuts = [n];
@@ -92,7 +100,7 @@ function costOf(moments: Moments, variance: number, penalty: number): number {
   const line = moments.line().squares / variance + penalty * LINE_COST;
   if (moments.count < ARC_LEAST) return line;
   const arc = moments.circle();
-  return arc ? Math.min(line, arc.squares / variance + penalty * ARC_COST) : line;
+  return arc ? min(line, arc.squares / variance + penalty * ARC_COST) : line;
 }
 
 function withoutLoners(cuts: readonly number[]): number[] {
@@ -101,7 +109,7 @@ function withoutLoners(cuts: readonly number[]): number[] {
 }
 
 /** The curve that explains a stretch best for what it costs. */
-function bestCurve(moments: Moments, variance: number, penalty: number): FittedCurve {
+export function bestCurve(moments: Moments, variance: number, penalty: number): FittedCurve {
   const line = moments.line();
   const arc = moments.count >= ARC_LEAST ? moments.circle() : null;
   if (!arc) return line;
@@ -129,9 +137,9 @@ export function cutCosts(
   reach: number,
   noise: number,
 ): { best: number; costs: Map<number, number> } {
-  const from = Math.max(left + LINE_LEAST, around - reach);
-  const to = Math.min(right - LINE_LEAST, around + reach);
-  const penalty = Math.log(points.length);
+  const from = max(left + LINE_LEAST, around - reach);
+  const to = min(right - LINE_LEAST, around + reach);
+  const penalty = log(points.length);
   const costs = new Map<number, number>();
   const before = momentsOf(points, left, from);
   for (let cut = from; cut <= to; cut++) {

@@ -1,3 +1,6 @@
+// asked for every point of every curve that is tried
+const { sqrt, max, hypot, abs } = Math;
+
 /** A point of a sampled half profile, mm. */
 export interface Point {
   x: number;
@@ -55,8 +58,8 @@ export class Moments {
     const xr = this.xr - (sx * sr) / n;
     const rr = this.rr - (sr * sr) / n;
     const half = (xx - rr) / 2;
-    const spread = Math.hypot(half, xr);
-    const squares = Math.max(0, (xx + rr) / 2 - spread);
+    const spread = hypot(half, xr);
+    const squares = max(0, (xx + rr) / 2 - spread);
     const slope = xr === 0 && half >= 0 ? 0 : (spread - half) / (xr || 1e-12);
     return { kind: 'line', slope, x: this.origin.x + sx / n, r: this.origin.r + sr / n, squares };
   }
@@ -91,10 +94,10 @@ export class Moments {
       (4 * square * (mx * this.sx + mr * this.sr)) / n;
     const root = smallestRoot(xx, xr, rr, xz, rz, zz);
     const determinant = root * root - root * z + xx * rr - xr * xr;
-    if (Math.abs(determinant) < 1e-14) return null;
+    if (abs(determinant) < 1e-14) return null;
     const a = (xz * (rr - root) - rz * xr) / determinant / 2;
     const b = (rz * (xx - root) - xz * xr) / determinant / 2;
-    const radius = Math.sqrt(a * a + b * b + z);
+    const radius = sqrt(a * a + b * b + z);
     if (!Number.isFinite(radius) || radius > 1e5) return null;
     const offset = a * a + b * b - radius * radius;
     // Σ (z' − 2ax' − 2br' + a² + b² − R²)² with first moments zero
@@ -114,7 +117,7 @@ export class Moments {
       cr: this.origin.r + mr + b,
       radius,
       side: chordMiddle >= 0 ? 'out' : 'in',
-      squares: Math.max(0, (sum * n) / (4 * radius * radius)),
+      squares: max(0, (sum * n) / (4 * radius * radius)),
     };
   }
 }
@@ -135,7 +138,7 @@ function smallestRoot(xx: number, xr: number, rr: number, xz: number, rz: number
     const next = x - y / slope;
     if (next === x || !Number.isFinite(next)) break;
     const value = a0 + next * (a1 + next * (a2 + next * a3));
-    if (Math.abs(value) >= Math.abs(y)) break;
+    if (abs(value) >= abs(y)) break;
     x = next;
     y = value;
   }
@@ -155,6 +158,13 @@ export function momentsOf(points: readonly Point[], from: number, to: number): M
 /** Radius of a fitted curve at x; on a circle the nearer rim when x lies beyond it. */
 export function curveAt(curve: FittedCurve, x: number): number {
   if (curve.kind === 'line') return curve.r + curve.slope * (x - curve.x);
-  const rise = Math.sqrt(Math.max(0, curve.radius ** 2 - (x - curve.cx) ** 2));
+  const rise = sqrt(max(0, curve.radius ** 2 - (x - curve.cx) ** 2));
   return curve.cr + (curve.side === 'out' ? rise : -rise);
+}
+
+/** Whether a point lies on a fitted curve to so much across it, mm. */
+export function isOn(curve: FittedCurve, { x, r }: Point, within: number): boolean {
+  const here = curveAt(curve, x);
+  const slope = (curveAt(curve, x + 0.01) - here) / 0.01;
+  return abs(r - here) < within * hypot(1, slope);
 }

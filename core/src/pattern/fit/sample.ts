@@ -6,7 +6,18 @@ export interface SamplePoint {
   x: number;
   up: number;
   down: number;
+  /** what was seen there */
+  is?: Feature | undefined;
 }
+
+/** What a station is, and how that is said. */
+export const FEATURES = {
+  edge: 'edge',
+  crown: 'crown of a bead',
+  bottom: 'bottom of a cove',
+  groove: 'bottom of a V groove',
+} as const;
+export type Feature = keyof typeof FEATURES;
 
 /** How a sample was measured. */
 export const SAMPLED_BY = ['stations', 'trace', 'photo'] as const;
@@ -42,9 +53,13 @@ export function asymmetryOf(points: readonly SamplePoint[]): Asymmetry {
   return { typical: Math.sqrt(squares / Math.max(1, points.length)), largest };
 }
 
+/** Points in order of x; those at one x stay in the order in which they were measured. */
+export const byPlace = (points: readonly SamplePoint[]): SamplePoint[] =>
+  [...points].sort((a, b) => a.x - b.x);
+
 /** Points in order of x, those at one x taken together. */
 export function inOrder(points: readonly SamplePoint[]): SamplePoint[] {
-  const sorted = [...points].sort((a, b) => a.x - b.x);
+  const sorted = byPlace(points);
   const ordered: SamplePoint[] = [];
   for (const p of sorted) {
     const last = ordered.at(-1);
@@ -61,15 +76,24 @@ export interface Trace {
   x: number[];
   up: number[];
   down: number[];
+  /** what was seen, by the index of the place */
+  seen?: { at: number; is: Feature }[];
 }
 
-export const pointsOf = ({ x, up, down }: Trace): SamplePoint[] =>
-  x.map((at, i) => ({ x: at, up: up[i] ?? 0, down: down[i] ?? 0 }));
+export function pointsOf({ x, up, down, seen = [] }: Trace): SamplePoint[] {
+  const points: SamplePoint[] = x.map((at, i) => ({ x: at, up: up[i] ?? 0, down: down[i] ?? 0 }));
+  for (const { at, is } of seen) {
+    const point = points[at];
+    if (point) point.is = is;
+  }
+  return points;
+}
 
 /** Points as a trace, thinned to so many evenly and rounded to a micrometre. */
 export function traceOf(points: readonly SamplePoint[], most = 5000): Trace {
   const every = Math.max(1, Math.ceil(points.length / most));
   const kept = points.filter((_, i) => i % every === 0 || i === points.length - 1);
-  const list = (key: keyof SamplePoint) => kept.map((p) => Math.round(p[key] * 1000) / 1000);
-  return { x: list('x'), up: list('up'), down: list('down') };
+  const list = (key: 'x' | 'up' | 'down') => kept.map((p) => Math.round(p[key] * 1000) / 1000);
+  const seen = kept.flatMap(({ is }, at) => (is ? [{ at, is }] : []));
+  return { x: list('x'), up: list('up'), down: list('down'), ...(seen.length > 0 ? { seen } : {}) };
 }
