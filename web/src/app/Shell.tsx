@@ -37,7 +37,6 @@ export function Shell() {
           <Outlet />
         </Suspense>
       </main>
-      <Keys />
     </UnitsProvider>
   );
 }
@@ -78,6 +77,7 @@ function Header({ session }: { session: Session }) {
       </nav>
       <span className="shell-right">
         <UnitsToggle />
+        <Keys />
         {session.workshops.length > 1 ? (
           <Select
             aria-label="Workshop"

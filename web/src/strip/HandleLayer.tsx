@@ -1,33 +1,9 @@
-import {
-  dimensionOf,
-  nameOf,
-  peaksOf,
-  type DimensionKey,
-  type ElementSpan,
-  type Outline,
-} from '@compas/core';
-import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
-import { STEP, snapped } from '../ui/lengthStep.js';
-import { useUnits } from '../ui/units.js';
+import { formatLength, type Outline, type Units } from '@compas/core';
+import { fannedOut, handlesOf, type Handle, type HandleMove } from './handles.js';
 import { useFrame } from './frame.js';
+import { useHandle, type Typed } from './useHandle.js';
 
-/** Moves a dimension of an element, or the start diameter when there is no element. */
-export interface HandleMove {
-  elementId: string | null;
-  /** the dimension across the axis, when the handle has one */
-  across: DimensionKey | 'startDiameter' | null;
-  diameter: number;
-  /** the dimension along the axis, when it has one */
-  along: DimensionKey | null;
-  length: number;
-}
-
-interface Handle extends HandleMove {
-  key: string;
-  x: number;
-  r: number;
-  label: string;
-}
+export type { HandleMove } from './handles.js';
 
 interface HandleLayerProps {
   outline: Outline;
@@ -37,140 +13,88 @@ interface HandleLayerProps {
   onHold: (held: boolean) => void;
 }
 
-/** Handles at the transitions, crowns and bottoms: dragged, or moved by arrow keys (Shift is coarse). */
+/** As large is what a finger must meet, px. */
+const TARGET = 28;
+
+/**
+ * Handles at the transitions, crowns and bottoms: dragged, moved by arrow keys (Shift is coarse), or typed.
+ * Those that lie close fan out; each keeps a line to the place that it moves.
+ */
 export function HandleLayer({ outline, direction, onMove, onHold }: HandleLayerProps) {
   const frame = useFrame();
-  const { units } = useUnits();
-  const drag = useRef<{ handle: Handle; x: number; y: number; scale: number; tag: string } | null>(null);
-
-  const begin = (handle: Handle) => (event: PointerEvent<SVGCircleElement>) => {
-    event.currentTarget.setPointerCapture(event.pointerId);
-    drag.current = {
-      handle,
-      x: event.clientX,
-      y: event.clientY,
-      scale: frame.scale,
-      tag: `drag ${handle.key} ${event.timeStamp}`,
-    };
-    onHold(true);
-  };
-  const move = (event: PointerEvent) => {
-    const held = drag.current;
-    if (!held) return;
-    const { handle, scale, tag } = held;
-    const along = ((event.clientX - held.x) / scale) * direction;
-    const across = (2 * (held.y - event.clientY)) / scale;
-    onMove(
-      {
-        ...handle,
-        diameter: snapped(handle.diameter + across, units),
-        length: snapped(handle.length + along, units),
-      },
-      tag,
-    );
-  };
-  const end = () => {
-    drag.current = null;
-    onHold(false);
-  };
-  const onKeyDown = (handle: Handle) => (event: KeyboardEvent) => {
-    const step = STEP[units][event.shiftKey ? 'coarse' : 'fine'];
-    const across = event.key === 'ArrowUp' ? step : event.key === 'ArrowDown' ? -step : 0;
-    const along = (event.key === 'ArrowRight' ? step : event.key === 'ArrowLeft' ? -step : 0) * direction;
-    if (across === 0 && along === 0) return;
-    event.preventDefault();
-    event.stopPropagation();
-    onMove(
-      {
-        ...handle,
-        diameter: Math.max(0, handle.diameter + across),
-        length: Math.max(0, handle.length + along),
-      },
-      `keys ${handle.key}`,
-    );
-  };
-  return handlesOf(outline).map((handle) => (
-    <circle
-      key={handle.key}
-      className="strip-handle"
-      cx={frame.at(handle.x)}
-      cy={frame.up(handle.r)}
-      r={6}
-      tabIndex={0}
-      role="slider"
-      aria-label={handle.label}
-      aria-valuenow={Math.round(handle.diameter * 10) / 10}
-      aria-orientation="vertical"
-      data-handle={handle.key}
-      onPointerDown={begin(handle)}
-      onPointerMove={move}
-      onPointerUp={end}
-      onPointerCancel={end}
-      onKeyDown={onKeyDown(handle)}
-    />
-  ));
+  const handle = useHandle({ scale: frame.scale, direction, onMove, onHold });
+  const all = handlesOf(outline);
+  const places = all.map(({ x, r }) => ({ x: frame.at(x), y: frame.up(r) }));
+  const spots = fannedOut(places, TARGET);
+  const active = all.findIndex(({ key }) => key === handle.active);
+  return (
+    <>
+      {all.map((one, i) => {
+        const [place, spot] = [places[i] ?? { x: 0, y: 0 }, spots[i] ?? { x: 0, y: 0 }];
+        return (
+          <g key={one.key}>
+            {Math.hypot(spot.x - place.x, spot.y - place.y) > 3 && (
+              <line x1={place.x} y1={place.y} x2={spot.x} y2={spot.y} className="strip-handle-lead" />
+            )}
+            <g
+              className="strip-handle"
+              tabIndex={0}
+              role="slider"
+              aria-label={one.label}
+              aria-valuenow={Math.round(one.diameter * 10) / 10}
+              aria-orientation="vertical"
+              data-handle={one.key}
+              {...handle.propsOf(one)}
+            >
+              <circle cx={spot.x} cy={spot.y} r={TARGET / 2} className="strip-handle-target" />
+              <circle cx={spot.x} cy={spot.y} r={6} />
+            </g>
+          </g>
+        );
+      })}
+      {all[active] && spots[active] && (
+        <HandleTag handle={all[active]} typed={handle.typed} at={spots[active]} units={handle.units} />
+      )}
+    </>
+  );
 }
 
-function handlesOf(outline: Outline): Handle[] {
-  const first = outline.spans[0];
-  const start: Handle[] = first
-    ? [
-        {
-          key: 'start',
-          elementId: null,
-          x: 0,
-          r: first.startDiameter / 2,
-          across: 'startDiameter',
-          diameter: first.startDiameter,
-          along: null,
-          length: 0,
-          label: 'Diameter at the reference end',
-        },
-      ]
-    : [];
-  return [...start, ...outline.spans.flatMap((span) => ofSpan(outline, span))];
-}
+/** About as wide is a letter of a tag, px. */
+const LETTER = 7.6;
 
-/** Dimensions whose handle stands at a highest or lowest place inside the element. */
-const PEAKS = [
-  ['crown', 'crest'],
-  ['diameter', 'crest'],
-  ['bottom', 'bottom'],
-] as const;
-
-function ofSpan(outline: Outline, span: ElementSpan): Handle[] {
-  const { element, x0, x1, endDiameter } = span;
-  const name = nameOf(element);
-  const held = (key: DimensionKey) => element.held?.includes(key) === true;
-  const value = (key: DimensionKey) => (held(key) ? undefined : dimensionOf(element, key)?.mm);
-  const along = value('length') !== undefined && !element.takesUp ? ('length' as const) : null;
-  const across = value('endDiameter') !== undefined ? ('endDiameter' as const) : null;
-  const base = { elementId: element.id, along, length: x1 - x0 };
-  const handles: Handle[] = [];
-  if (along || across)
-    handles.push({
-      ...base,
-      key: `${element.id}.end`,
-      x: x1,
-      r: endDiameter / 2,
-      across,
-      diameter: endDiameter,
-      label: `End of ${name}`,
-    });
-  const peaks = peaksOf(outline, span);
-  for (const [key, is] of PEAKS) {
-    const mm = value(key);
-    if (mm !== undefined)
-      handles.push({
-        ...base,
-        along: null,
-        key: `${element.id}.${key}`,
-        x: peaks.find((p) => p.is === is)?.x ?? (x0 + x1) / 2,
-        r: mm / 2,
-        across: key,
-        diameter: mm,
-        label: `${is === 'bottom' ? 'Bottom' : 'Crown'} of ${name}`,
-      });
-  }
-  return handles;
+/** The dimensions of the handle that is held, beside it: what is typed stands in the place of the old. */
+function HandleTag({
+  handle,
+  typed,
+  at,
+  units,
+}: {
+  handle: Handle;
+  typed: Typed | null;
+  at: { x: number; y: number };
+  units: Units;
+}) {
+  const frame = useFrame();
+  const shown = (of: Typed['of'], mm: number) =>
+    typed?.of === of ? `${typed.text}▏` : formatLength(mm, units);
+  const words = [
+    ...(handle.across ? [`⌀ ${shown('across', handle.diameter)}`] : []),
+    ...(handle.along ? [`${shown('along', handle.length)} long`] : []),
+  ].join('   ');
+  const lines = typed?.why ? [words, typed.why] : [words];
+  const width = Math.max(...lines.map((line) => line.length)) * LETTER + 16;
+  const height = 10 + 18 * lines.length;
+  const x = Math.min(frame.width - width - 4, Math.max(4, at.x - width / 2));
+  // over the handle where there is room, else under it
+  const y = at.y - 22 - height >= 0 ? at.y - 22 - height : at.y + 22;
+  return (
+    <g className="handle-tag" pointerEvents="none" role="status">
+      <rect x={x} y={y} width={width} height={height} rx={4} />
+      {lines.map((line, i) => (
+        <text key={i} x={x + 8} y={y + 19 + 18 * i} className={i > 0 ? 'stop' : undefined}>
+          {line}
+        </text>
+      ))}
+    </g>
+  );
 }
