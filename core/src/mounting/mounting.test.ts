@@ -172,6 +172,12 @@ describe('ways by what the work is', () => {
     expect(found).toEqual(expect.arrayContaining(['recess', 'collet', 'dowel']));
     const without = proposeMounts(wish({ holes: [recess] }), owning(fixture('collet', 25, 30)));
     expect(without.find((m) => m.kind === 'collet')?.missing).toEqual(['a draw bar']);
+    const inTaper = { ...fixture('collet', 25, 30), fits: 'MT2' };
+    const screwed = { ...fixture('collet', 25, 30), fits: 'M33 × 3.5' };
+    const missing = [inTaper, screwed].map(
+      (collet) => proposeMounts(wish(), owning(collet)).find((m) => m.kind === 'collet')?.missing,
+    );
+    expect(missing).toEqual([['a draw bar'], []]);
     expect(kinds(wish({ holes: [recess] }), shop)).not.toContain('recess');
   });
 

@@ -6,8 +6,9 @@ import { ownDrilling } from './decisions.js';
 import type { PlanInputs } from './inputs.js';
 import type { OwnWays } from './ownWays.js';
 import type { PlannedHardware } from './partPlan.js';
+import { takenHoles, type TakenHole } from './takenHoles.js';
 
-/** What follows from the pattern: outline, hardware, holes. */
+/** What follows from the pattern: outline, hardware, holes; the part has no hole that its hardware bores itself. */
 export interface DrawnPart {
   part: Part;
   material: Material;
@@ -17,17 +18,23 @@ export interface DrawnPart {
   /** what the part is made for, and what else is fitted to it */
   hardware: PlannedHardware | null;
   otherHardware: PlannedHardware[];
+  /** drawn holes that hardware takes the place of */
+  taken: TakenHole[];
   site: DrillSite;
   drill: DrillPlan;
 }
 
-export function drawnPart(part: Part, inputs: PlanInputs, own: OwnWays): DrawnPart {
+export function drawnPart(whole: Part, inputs: PlanInputs, own: OwnWays): DrawnPart {
   const { order, workshop, schools } = inputs;
   const added = workshop.materials;
   const material =
-    materialById(order.materialId, added) ?? materialById(part.materialId, added) ?? MATERIALS[0];
-  const outline = outlineOf(part.turnings[0]);
-  const [hardware = null, ...otherHardware] = fittedTo(part, inputs, material);
+    materialById(order.materialId, added) ?? materialById(whole.materialId, added) ?? MATERIALS[0];
+  const outline = outlineOf(whole.turnings[0]);
+  const fitted = fittedTo(whole, inputs, material);
+  const [hardware = null, ...otherHardware] = fitted;
+  const taken = takenHoles(whole, fitted, inputs.pattern);
+  const bored = whole.holes.filter((hole) => !taken.some((t) => t.hole === hole));
+  const part = taken.length === 0 ? whole : { ...whole, holes: bored };
   const site: DrillSite = {
     material,
     workshop,
@@ -44,6 +51,7 @@ export function drawnPart(part: Part, inputs: PlanInputs, own: OwnWays): DrawnPa
     largestDiameter: Math.max(largestTurned(outline), ...(part.rings ?? []).map((r) => r.across.mm)),
     hardware,
     otherHardware,
+    taken,
     site,
     drill: planDrilling(part, outline, needed, site),
   };

@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto';
-import { STARTING_FORMS } from '../pattern/index.js';
+import { dim } from '../measure/index.js';
+import { STARTING_FORMS, type Hole, type PartEnd } from '../pattern/index.js';
 import { exampleInputs } from './exampleShop.js';
 import { plan } from './index.js';
 import { ENGINE } from './plan.js';
@@ -9,7 +10,19 @@ import engines from './fixtures/engines.json' with { type: 'json' };
 const rounded = (_: string, value: unknown): unknown =>
   typeof value === 'number' ? Number(value.toPrecision(6)) : value;
 
-/** Fingerprint of the plans of every starting form, by each school of speed, plain and with hardware. */
+const socketAt = (from: PartEnd, i: number): Hole => ({
+  id: `drawn${i}`,
+  name: 'drawn hole',
+  from,
+  through: false,
+  pointAngle: 118,
+  steps: [{ diameter: dim(6), depth: dim(10) }],
+});
+
+/**
+ * Fingerprint of the plans of every starting form, by each school of speed, plain and with hardware, and of
+ * one whose hardware bores a hole that is drawn as well.
+ */
 function fingerprint(): string {
   const hash = createHash('sha256');
   const { pattern, workshop, stock, order, schools } = exampleInputs(12);
@@ -25,6 +38,11 @@ function fingerprint(): string {
       );
       hash.update(JSON.stringify(made, rounded));
     }
+  const drawn = pattern.hardware.map(({ end }, i) => socketAt(end, i));
+  const [body, ...others] = pattern.parts;
+  const parts: typeof pattern.parts = [{ ...body, holes: [...body.holes, ...drawn] }, ...others];
+  const { engine: _, ...bored } = plan({ ...pattern, parts }, workshop, stock, order, schools);
+  hash.update(JSON.stringify(bored, rounded));
   return hash.digest('hex').slice(0, 16);
 }
 

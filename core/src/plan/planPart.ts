@@ -24,16 +24,17 @@ import { clipsCorners } from './clipsCorners.js';
 import { madePart } from './madePart.js';
 import { seatsOf } from './seats.js';
 import { stageSpeeds } from './stageSpeeds.js';
+import { takenFindings } from './takenHoles.js';
 
 /**
  * Plans one part: each room in its turn, everything from the inputs.
  * @param mate what it can be glued onto and turned on, planned before; null where nothing is
  */
-export function planPart(part: Part, inputs: PlanInputs, mate: Mate | null = null): PlannedPart {
+export function planPart(whole: Part, inputs: PlanInputs, mate: Mate | null = null): PlannedPart {
   const { workshop, order, pattern } = inputs;
-  const own = new OwnWays(waysFor(part, pattern, order, workshop));
-  const drawn = drawnPart(part, inputs, own);
-  const { material, outline, pieces, hardware, otherHardware, drill, largestDiameter } = drawn;
+  const own = new OwnWays(waysFor(whole, pattern, order, workshop));
+  const drawn = drawnPart(whole, inputs, own);
+  const { part, material, outline, pieces, hardware, otherHardware, drill, largestDiameter } = drawn;
   const held = heldPart(drawn, inputs, own, mate?.shaft);
   const solid = solidOf(outline);
   const ladder = ladderOf(part, material, workshop.abrasives, solid.surface, own);
@@ -123,6 +124,7 @@ export function planPart(part: Part, inputs: PlanInputs, mate: Mate | null = nul
       ...partFindings(part, inputs, draft),
       ...routeFindings,
       ...drill.findings,
+      ...takenFindings(part.id, drawn.taken),
       ...cross.findings,
       ...mountFindings(held.mount, work, workshop),
       ...toolFindings,

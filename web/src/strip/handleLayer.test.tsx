@@ -35,7 +35,7 @@ function Bench() {
       }),
     );
   return (
-    <div onKeyDown={(e) => gone(e.key)}>
+    <div onKeyDown={(e) => void gone(e.key)}>
       <svg>
         <FrameContext value={frame}>
           <HandleLayer outline={outline} direction={1} onMove={move} onHold={() => undefined} />

@@ -10,6 +10,7 @@ import {
   type MountWish,
   type WayOfHolding,
 } from '../mount.js';
+import { drawnIn } from './drawBar.js';
 
 /** Tenon and jaws: the shoulder seats, the tenon stays short of the bottom. mm */
 const SHORT_OF_BOTTOM = 2;
@@ -93,7 +94,7 @@ export const inRecess: WayOfHolding = (wish, workshop) => {
 /** How near a collet must be to what it grips, mm. */
 export const COLLET_RANGE = 0.3;
 
-/** A collet grips a finished straight end; a draw bar keeps it from creeping out of its taper. */
+/** A collet grips a finished straight end; in a taper it is kept from creeping out by a draw bar. */
 export const inCollet: WayOfHolding = (wish, workshop) => {
   const collets = workshop.fixtures?.filter((f) => f.kind === 'collet') ?? [];
   const ends = straightEnds(wish);
@@ -103,7 +104,6 @@ export const inCollet: WayOfHolding = (wish, workshop) => {
       .map((end) => ({ collet, ...end })),
   )[0];
   if (!found) return [];
-  const bar = workshop.fixtures?.find((f) => f.kind === 'draw bar');
   const mount = plainMount({
     kind: 'collet',
     label: 'In the collet, by its own end',
@@ -114,8 +114,7 @@ export const inCollet: WayOfHolding = (wish, workshop) => {
     wasteTail: liveCentre(workshop) ? workshop.allowances.wasteTail : 0,
     reach: found.collet.length,
     stack: [{ what: found.collet.name, length: found.collet.length }],
-    fixtures: bar ? [`${bar.name} tight`] : [],
-    missing: bar ? [] : ['a draw bar'],
+    ...drawnIn(found.collet, workshop),
     ...fitsOf(found.collet, liveCentre(workshop)),
     reversal: 'Rough that end to its diameter between centres first.',
   });

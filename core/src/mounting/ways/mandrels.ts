@@ -2,6 +2,7 @@ import { len } from '../../measure/index.js';
 import type { Fixture, Workshop } from '../../workshop/index.js';
 import { awayFromHole, fitsOf, liveCentre, plainMount, type MountWish, type WayOfHolding } from '../mount.js';
 import { spacersFor, type StackItem } from '../stack.js';
+import { drawnIn } from './drawBar.js';
 
 /** A mandrel that takes the kit's thread runs true with the hardware: flush stays flush. */
 export const onMandrel: WayOfHolding = ({ mandrelThread: thread }, workshop) => {
@@ -102,7 +103,7 @@ export const onDowel: WayOfHolding = (wish, workshop) => {
   const dowel = workshop.fixtures?.find(
     (f) => f.kind === 'dowel' && Math.abs(f.diameter - across) <= DOWEL_RANGE,
   );
-  const bar = workshop.fixtures?.find((f) => f.kind === 'draw bar');
+  const drawn = drawnIn(dowel, workshop);
   const mount = plainMount({
     kind: 'dowel',
     label: 'On a dowel in its hole',
@@ -113,8 +114,8 @@ export const onDowel: WayOfHolding = (wish, workshop) => {
     wasteTail: workshop.allowances.wasteTail,
     reach: dowel?.length ?? 0,
     stack: dowel ? [{ what: dowel.name, length: dowel.length }] : [],
-    fixtures: bar ? [`${bar.name} tight, so that the taper cannot creep out`] : [],
-    missing: [...(dowel ? [] : [`a dowel of ${len(across)}`]), ...(bar ? [] : ['a draw bar'])],
+    fixtures: drawn.fixtures,
+    missing: [...(dowel ? [] : [`a dowel of ${len(across)}`]), ...drawn.missing],
     ...fitsOf(dowel, liveCentre(workshop)),
     reversal: awayFromHole(wish) === hole.from ? 'The tip is finished last, the live centre away.' : '',
   });
