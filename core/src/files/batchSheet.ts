@@ -2,7 +2,8 @@ import { formatLength, minutesInWords, speak, type Units } from '../measure/inde
 import type { Step } from '../route/index.js';
 import { belowCorner } from '../stock/index.js';
 import { chosenSchedule, thingsNeeded, type PartPlan, type Plan } from '../plan/index.js';
-import type { Page, Paper } from './page.js';
+import { MARGIN, PAPERS, type Page, type Paper } from './page.js';
+import { piecePicture } from './piecePicture.js';
 import { body, head, textSheet, type Line } from './textSheet.js';
 
 export interface BatchSheetWish {
@@ -15,10 +16,23 @@ export interface BatchSheetWish {
 
 /** The batch on paper, for the wall beside the lathe: blank, drilling, holding, sizes, steps, cautions. */
 export function batchSheet(wish: BatchSheetWish): Page[] {
-  return textSheet(linesOf(wish), wish.paper, wish.title);
+  return textSheet(linesOf(wish, PAPERS[wish.paper].width - 2 * MARGIN), wish.paper, wish.title);
 }
 
-function linesOf(wish: BatchSheetWish): Line[] {
+/** A moment of a schedule, said as at the bench: Thu 3 Dec, 08:00. */
+function moment(text: string): string {
+  const [day = '', time] = text.split('T');
+  const words = DAY.format(new Date(`${day}T00:00Z`)).replace(/,/g, '');
+  return time === undefined ? words : `${words}, ${time.slice(0, 5)}`;
+}
+const DAY = new Intl.DateTimeFormat('en-GB', {
+  weekday: 'short',
+  day: 'numeric',
+  month: 'short',
+  timeZone: 'UTC',
+});
+
+function linesOf(wish: BatchSheetWish, width: number): Line[] {
   const { plan, units } = wish;
   const schedule = chosenSchedule(plan);
   const cautions = new Set(plan.parts.flatMap((p) => p.cautions.map((c) => c.words)));
@@ -26,8 +40,14 @@ function linesOf(wish: BatchSheetWish): Line[] {
   const steps = plan.item?.steps.filter((s) => (s.share?.place ?? 1) === 1) ?? [];
   return [
     { size: 7, bold: true, text: wish.title },
-    body(`For ${wish.orderedBy}${plan.order.due ? `, by ${plan.order.due}` : ''}.`),
-    body(`Begin ${schedule.start.replace('T', ' ')}, ready ${schedule.end.replace('T', ' ')}.`),
+    body(
+      `For ${wish.orderedBy}${plan.order.due ? `, by ${moment(plan.order.due)}` : ''}. Begin ${moment(schedule.start)}, ready ${moment(schedule.end)}.`,
+    ),
+    ...plan.parts.map((part): Line => ({
+      size: 3,
+      text: plan.parts.length > 1 ? part.name : '',
+      picture: piecePicture(part, units, width),
+    })),
     ...(needed.length > 0 ? [head('Needed')] : []),
     ...needed.map((n) =>
       body(
@@ -37,7 +57,7 @@ function linesOf(wish: BatchSheetWish): Line[] {
     ),
     ...plan.parts.flatMap((part) => partLines(part, units, plan.parts.length > 1)),
     ...(steps.length > 0 ? [head('Put together')] : []),
-    ...steps.flatMap((step, i) => stepLines(step, i, units)),
+    ...steps.flatMap((step, i) => stepLines(step, i, units, plan.order.pieces)),
     ...(cautions.size > 0 ? [head('Take care')] : []),
     ...[...cautions].map((words) => body(`! ${words}`)),
     ...(plan.findings.length > 0 ? [head('Findings')] : []),
@@ -85,19 +105,19 @@ function partLines(part: PartPlan, units: Units, several: boolean): Line[] {
       ),
     ),
     head(several ? `Steps of one ${part.name.toLowerCase()}` : 'Steps of one piece'),
-    ...part.steps.flatMap((step, i) => stepLines(step, i, units)),
+    ...part.steps.flatMap((step, i) => stepLines(step, i, units, part.pieces)),
   ];
 }
 
-function stepLines(step: Step, i: number, units: Units): Line[] {
+function stepLines(step: Step, i: number, units: Units, pieces: number): Line[] {
   const wait = step.wait ? `wait ${minutesInWords(step.wait.minutes)}` : undefined;
   const timers = step.timers.map((t) => `${t.label} ${t.minutes} min`).join(', ');
   return [
     {
       size: 3.5,
       bold: true,
-      text: `[  ] ${i + 1}. ${step.title}${step.speed ? `, ${step.speed}` : ''}`,
-      right: wait,
+      text: `${i + 1}. ${step.title}${step.speed ? `, ${step.speed}` : ''}${wait ? `, ${wait}` : ''}`,
+      boxes: pieces,
       gap: 0.8,
     },
     ...step.words.map((w): Line => ({ size: 3.3, text: `       ${speak(w, units)}` })),

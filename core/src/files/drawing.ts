@@ -83,7 +83,7 @@ function partSheet(part: Part, wish: DrawingWish): Page {
 }
 
 /** A length without its unit: the heading says it once. */
-const figure = (mm: number, units: Units): string =>
+export const figure = (mm: number, units: Units): string =>
   withoutShade(formatLength(mm, units)).replace(/ mm$/, '');
 
 /** Where the work lies on the sheet. */

@@ -1,4 +1,4 @@
-export { type Ink, type Page, type Paper, PAPERS } from './page.js';
+export { type Ink, onPaper, type Page, type Paper, PAPERS } from './page.js';
 export { ballOf, type Print, PRINT_WORDS, printOf, PRINTS } from './prints/printOf.js';
 export { printedLength } from './prints/printedLength.js';
 export { threeUnits } from './prints/stick.js';

@@ -41,3 +41,18 @@ export interface Page {
 
 /** Most printers leave this much of the edge white, mm. */
 export const MARGIN = 12;
+
+/** Signs that the face on paper does not have, and what it has instead. */
+const INSTEAD: Record<string, string> = {
+  '⌀': 'Ø',
+  '′': '’',
+  '″': '”',
+  '→': '–',
+  '≈': '~',
+  '▲': '!',
+  '■': '!',
+  µ: 'u',
+};
+
+/** A text with the signs that the face on paper has. */
+export const onPaper = (text: string): string => text.replace(/[⌀′″→≈▲■µ]/g, (sign) => INSTEAD[sign] ?? sign);

@@ -1,6 +1,6 @@
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
-import type { Ink, Page } from '@compas/core';
+import { onPaper, type Ink, type Page } from '@compas/core';
 import PDFDocument from 'pdfkit';
 
 /** PDF points in a millimetre. */
@@ -57,7 +57,8 @@ function draw(document: PDFKit.PDFDocument, ink: Ink): void {
 }
 
 /** Text stands on its baseline at (x, y). */
-function writeText(document: PDFKit.PDFDocument, ink: Extract<Ink, { kind: 'text' }>): void {
+function writeText(document: PDFKit.PDFDocument, given: Extract<Ink, { kind: 'text' }>): void {
+  const ink = { ...given, text: onPaper(given.text) };
   document
     .font(ink.bold ? BOLD : PLAIN)
     .fontSize(ink.size * POINTS)
