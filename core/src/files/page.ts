@@ -56,3 +56,10 @@ const INSTEAD: Record<string, string> = {
 
 /** A text with the signs that the face on paper has. */
 export const onPaper = (text: string): string => text.replace(/[⌀′″→≈▲■µ]/g, (sign) => INSTEAD[sign] ?? sign);
+
+/** Ink moved to another place of the sheet, mm. */
+export function moved(ink: Ink, x: number, y: number): Ink {
+  if (ink.kind === 'text') return { ...ink, x: ink.x + x, y: ink.y + y };
+  if (ink.kind === 'line') return { ...ink, x0: ink.x0 + x, x1: ink.x1 + x, y0: ink.y0 + y, y1: ink.y1 + y };
+  return { ...ink, points: ink.points.map(([px, py]): [number, number] => [px + x, py + y]) };
+}

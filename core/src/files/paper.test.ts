@@ -1,7 +1,7 @@
 import { STARTING_FORMS } from '../pattern/index.js';
 import { exampleInputs } from '../plan/exampleShop.js';
 import { plan } from '../plan/index.js';
-import { batchSheet, onPaper, patternDrawing, type Ink, type Page, type Paper } from './index.js';
+import { batchSheet, onPaper, patternDrawing, printOf, type Ink, type Page, type Paper } from './index.js';
 
 const textsOf = (pages: readonly Page[]): string[] =>
   pages.flatMap((p) => p.ink.flatMap((i) => (i.kind === 'text' ? [i.text] : [])));
@@ -73,5 +73,50 @@ describe('the batch on paper', () => {
     const counts = textsOf(many.pages).filter((t) => t === '5' || t === '3');
     expect(counts.filter((t) => t === '3')).toHaveLength(many.part.steps.length);
     expect(counts.filter((t) => t === '5')).toHaveLength(4 * many.part.steps.length);
+  });
+});
+
+describe('the card over the lathe', () => {
+  it.each(['A4', 'Letter'] as const)(
+    'gives every place and what is cut there in digits 8 mm tall, on %s',
+    (paper) => {
+      const { pattern, workshop, stock, order, schools } = exampleInputs(6);
+      const [part] = plan(pattern, workshop, stock, order, schools).parts;
+      const pages = printOf('bench', {
+        title: 'Stopper',
+        part,
+        workshop,
+        paper,
+        forCutter: false,
+        version: '1.1',
+      });
+      const large = pages.flatMap((p) => p.ink.flatMap((i) => (i.kind === 'text' && i.size > 12 ? [i] : [])));
+      const wanted = part.layout.sizing.flatMap((cut) => [cut.x.toFixed(1), `⌀ ${cut.cutTo.toFixed(1)}`]);
+      expect(large.map((i) => i.text)).toEqual(wanted);
+      for (const { height, ink } of pages)
+        for (const i of ink) if (i.kind === 'text') expect(i.y).toBeLessThan(height);
+      expect(pages[0]!.ink.filter((i) => i.kind === 'polyline')).toHaveLength(2);
+    },
+  );
+
+  it('goes on to another card when there are more places than fit', () => {
+    const { pattern, workshop, stock, order, schools } = exampleInputs(6);
+    const [part] = plan(pattern, workshop, stock, order, schools).parts;
+    const [cut] = part.layout.sizing;
+    const sizing = Array.from({ length: 40 }, (_, i) => ({ ...cut!, id: `s${i}`, x: i }));
+    const many = { ...part, layout: { ...part.layout, sizing } };
+    const pages = printOf('bench', {
+      title: 'Stopper',
+      part: many,
+      workshop,
+      paper: 'A4',
+      forCutter: false,
+      version: '1.1',
+    });
+    const rows = pages.map(
+      (p) => p.ink.filter((i) => i.kind === 'text' && i.text.startsWith('⌀') && i.size > 12).length,
+    );
+    expect(rows.length).toBeGreaterThan(2);
+    expect(rows.reduce((a, b) => a + b, 0)).toBe(40);
   });
 });

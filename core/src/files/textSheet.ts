@@ -1,4 +1,4 @@
-import { MARGIN, PAPERS, type Ink, type Page, type Paper } from './page.js';
+import { MARGIN, moved, PAPERS, type Ink, type Page, type Paper } from './page.js';
 import type { Picture } from './piecePicture.js';
 
 /** A line of a sheet before it has a page. */
@@ -126,11 +126,4 @@ function boxInk(pieces: number, right: number, y: number): Ink[] {
       { kind: 'text', x: x + BOX / 2, y: low - 0.8, size: 2, align: 'centre', text: String(count) },
     ];
   });
-}
-
-/** Ink at another place of the sheet. */
-function moved(ink: Ink, x: number, y: number): Ink {
-  if (ink.kind === 'text') return { ...ink, x: ink.x + x, y: ink.y + y };
-  if (ink.kind === 'line') return { ...ink, x0: ink.x0 + x, x1: ink.x1 + x, y0: ink.y0 + y, y1: ink.y1 + y };
-  return { ...ink, points: ink.points.map(([px, py]): [number, number] => [px + x, py + y]) };
 }

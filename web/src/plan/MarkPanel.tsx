@@ -96,6 +96,7 @@ export function MarkPanel({ part, inputs, choose, batchId }: MarkPanelProps) {
       <h2>Story stick</h2>
       <div className="prints">
         <Print1to1 batchId={batchId} print="stick" />
+        {batchId !== undefined && <Print1to1 batchId={batchId} print="bench" />}
         {batchId !== undefined && (
           <>
             <Print1to1 batchId={batchId} print="wrap" />

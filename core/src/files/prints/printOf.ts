@@ -4,12 +4,13 @@ import { copyingOf, type Workshop } from '../../workshop/index.js';
 import { FileProblem } from '../fileProblem.js';
 import type { Page, PrintPaper } from '../page.js';
 import { ballSheet } from './ballSheet.js';
+import { benchCard } from './benchCard.js';
 import { radiiOf, radiusGauges, slotGauges } from './gaugeSheet.js';
 import { storyStick } from './stick.js';
 import { templateSheet } from './templateSheet.js';
 
 /** Sheets at 1:1 that a plan gives. */
-export const PRINTS = ['stick', 'wrap', 'card', 'gauges', 'radii', 'template', 'ball'] as const;
+export const PRINTS = ['stick', 'wrap', 'card', 'gauges', 'radii', 'template', 'ball', 'bench'] as const;
 export type Print = (typeof PRINTS)[number];
 
 export const PRINT_WORDS: Record<Print, string> = {
@@ -20,6 +21,7 @@ export const PRINT_WORDS: Record<Print, string> = {
   radii: 'radius gauges',
   template: 'copying template',
   ball: 'ball marks',
+  bench: 'bench card',
 };
 
 export interface PrintWish {
@@ -47,6 +49,8 @@ export function printOf(print: Print, wish: PrintWish): Page[] {
     case 'wrap':
     case 'card':
       return storyStick(print, { title, outline, layout, paper });
+    case 'bench':
+      return benchCard({ title, part, paper, units: workshop.units });
     case 'gauges': {
       const slots = missingSlots(layout.sizing);
       if (slots.length === 0) throw new FileProblem('Every size of this piece has its fixed gauge already.');
