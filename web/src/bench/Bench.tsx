@@ -9,6 +9,7 @@ import { workshopQuery } from '../api/workshop.js';
 import { clockWords, dayWords, onClock } from '../ui/clock.js';
 import { Say } from '../ui/Length.js';
 import { useNow } from '../ui/useNow.js';
+import { EmptyBench } from './EmptyBench.js';
 import { NotPlanned } from './NotPlanned.js';
 import { BenchStock } from './BenchStock.js';
 import './bench.css';
@@ -49,20 +50,6 @@ export default function Bench() {
       />
       <NotPlanned />
       <BenchStock workshop={workshop.data.body} now={now} />
-    </div>
-  );
-}
-
-function EmptyBench() {
-  return (
-    <div className="sheet">
-      <h1>The bench is clear.</h1>
-      <p>Choose a pattern, say how many and by when, and Compas lays out the work.</p>
-      <Link to="/patterns">
-        <Button type="primary" size="large">
-          Choose a pattern
-        </Button>
-      </Link>
     </div>
   );
 }

@@ -1,5 +1,5 @@
 import { snapshotOf } from '@compas/core';
-import { screen, within } from '@testing-library/react';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { exampleInputs, exampleWorkshop } from '../../../core/src/plan/exampleShop.js';
 import { answering, shownInApp } from '../../test/inApp.js';
 import type { BatchSummary } from '../api/batches.js';
@@ -122,5 +122,36 @@ describe('the Bench', () => {
       path: '/api/batches/b1/put-away',
       body: { putAway: true },
     });
+  });
+});
+
+describe('a bench with nothing on it', () => {
+  const empty = (patterns: unknown[], demo: boolean) => {
+    const asked = answering({
+      'GET /api/batches': () => ({ body: { batches: [], next: null } }),
+      'GET /api/workshop': () => ({ body: { id: 'w', name: 'Shop', version: 1, body: exampleWorkshop() } }),
+      'GET /api/session': () => ({ body: { userName: 'Ines', demo } }),
+      'GET /api/patterns': () => ({ body: { patterns, next: null } }),
+      'POST /api/session/demo': () => ({ body: { userName: 'Maren', demo } }),
+    });
+    shownInApp(<Bench />);
+    return asked;
+  };
+
+  it('shows three ways in: a form, a sample, a batch half made', async () => {
+    const asked = empty([], true);
+    expect((await screen.findByRole('link', { name: 'Begin with a form' })).getAttribute('href')).toBe(
+      '/patterns/new',
+    );
+    expect(screen.getByRole('link', { name: 'Copy a sample' }).getAttribute('href')).toBe('/patterns/copy');
+    expect(screen.queryByRole('link', { name: 'Choose a pattern' })).toBeNull();
+    fireEvent.click(await screen.findByRole('button', { name: 'Look at a batch half made' }));
+    await waitFor(() => expect(asked.some((a) => a.path === '/api/session/demo')).toBe(true));
+  });
+
+  it('chooses from the patterns there are, and offers no demo where none is open', async () => {
+    empty([{ id: 'p', name: 'Stopper' }], false);
+    expect(await screen.findByRole('link', { name: 'Choose a pattern' })).toBeTruthy();
+    expect(screen.queryByRole('button', { name: 'Look at a batch half made' })).toBeNull();
   });
 });
