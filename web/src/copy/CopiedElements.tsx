@@ -98,12 +98,7 @@ function Gauged({
     onWishes({ ...wishes, ungauged });
   };
   return own.map(({ id, finished, x }) => (
-    <Checkbox
-      key={id}
-      checked={!wishes.ungauged.has(id)}
-      onChange={(e) => change(id, e.target.checked)}
-      aria-label={`Gauge element place ${id}`}
-    >
+    <Checkbox key={id} checked={!wishes.ungauged.has(id)} onChange={(e) => change(id, e.target.checked)}>
       <Length mm={finished} /> <span className="soft">at</span> <Length mm={x} />
     </Checkbox>
   ));

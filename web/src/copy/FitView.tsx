@@ -67,11 +67,11 @@ export function FitView(props: FitViewProps) {
       </div>
     );
   const start = Math.min(...measured.points.map((p) => p.x));
+  const loose = fitted.outliers.map((o) => o.x + start);
   const left = leftOver(
-    measured.points.filter((p) => !ignored.has(p.x)),
+    measured.points.filter((p) => !ignored.has(p.x) && !loose.some((x) => Math.abs(x - p.x) < 1e-9)),
     copy.outline,
   );
-  const loose = fitted.outliers.map((o) => o.x + start);
   return (
     <div className="column">
       <Strip outline={copy.outline} holes={[]} tone="honey" headstockEnd="reference" tallest={260}>
@@ -80,7 +80,7 @@ export function FitView(props: FitViewProps) {
       </Strip>
       <div className="sheet column gap-hair">
         <div className="row">
-          <Left error={fitted.stations ? left.error : fitted.error} largest={left.largest} />
+          <Left {...left} />
           {loose.length > 0 && (
             <Button size="small" onClick={() => onIgnore(new Set([...ignored, ...loose]))}>
               Leave {loose.length === 1 ? 'the loose place' : `${loose.length} loose places`} out
@@ -99,7 +99,7 @@ export function FitView(props: FitViewProps) {
 }
 
 /** What the copy leaves of the sample. */
-function Left({ error, largest }: { error: number; largest: FittedSample['largest'] }) {
+function Left({ error, largest }: Pick<FittedSample, 'error' | 'largest'>) {
   return (
     <span>
       <span className="soft">typical error of the radius</span>{' '}

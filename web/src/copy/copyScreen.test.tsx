@@ -1,7 +1,14 @@
-import { fitSample, type FitWishes, type PatternBody, type SamplePoint, type Trace } from '@compas/core';
+import {
+  fitSample,
+  plan,
+  type FitWishes,
+  type PatternBody,
+  type SamplePoint,
+  type Trace,
+} from '@compas/core';
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { answering, choose, shownInApp } from '../../test/inApp.js';
-import { exampleWorkshop } from '../../../core/src/plan/exampleShop.js';
+import { exampleInputs, exampleWorkshop } from '../../../core/src/plan/exampleShop.js';
 import CopyScreen from './CopyScreen.js';
 
 jest.mock('../workers/tracing.js', () => ({
@@ -53,7 +60,7 @@ it('a bead that is named at its crown is copied as it was measured, with kind, w
   const crown = await screen.findByLabelText('Name of element 2');
   expect(crown.getAttribute('placeholder')).toBe('bead');
   fireEvent.change(crown, { target: { value: 'collar' } });
-  fireEvent.click(screen.getByLabelText('Gauge element place e3.end'));
+  fireEvent.click(screen.getByRole('checkbox', { name: /^12\.0.*at 30\.0/ }));
   fireEvent.change(screen.getByLabelText('Name of the copy'), { target: { value: 'Old knob' } });
   await choose('Kind of item', 'stopper');
   await choose('Usual material', 'Ash');
@@ -76,6 +83,14 @@ it('a bead that is named at its crown is copied as it was measured, with kind, w
   expect(part.ways?.map(({ decides, by }) => [decides, by])).toEqual([
     [{ kind: 'without', on: { kind: 'step', id: 'size:e3.end' } }, 'Ines'],
   ]);
+  // what is not gauged is not among the steps of a plan of it, the other places are
+  const { workshop, stock, order, schools } = exampleInputs(2);
+  const sized = plan({ ...body }, workshop, stock, order, schools).parts[0].steps.filter((step) =>
+    step.id.startsWith('size:'),
+  );
+  expect(sized.map((step) => step.id)).toEqual(expect.arrayContaining(['size:e2.crest']));
+  expect(sized.map((step) => step.id)).not.toContain('size:e3.end');
+
   const kept = asked.find((a) => a.path === '/api/samples' && a.method === 'POST')?.body as { trace: Trace };
   expect(kept.trace.seen).toEqual([{ at: 2, is: 'crown' }]);
 });
