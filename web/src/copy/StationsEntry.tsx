@@ -59,9 +59,11 @@ export function StationsEntry({ onMeasured }: { onMeasured: (measured: Measured 
           onKeyDown={(event) => {
             if (event.key !== 'Enter' || !(event.target instanceof HTMLInputElement)) return;
             const table = event.currentTarget;
-            const at = [...table.querySelectorAll('input')].indexOf(event.target);
+            const lengths = () => [...table.querySelectorAll<HTMLInputElement>('.length-input input')];
+            const at = lengths().indexOf(event.target);
+            if (at < 0) return;
             // once the row that this may have added is there
-            requestAnimationFrame(() => table.querySelectorAll('input')[at + 2]?.focus());
+            requestAnimationFrame(() => lengths()[at + 2]?.focus());
           }}
         >
           {rows.map((row, i) => (

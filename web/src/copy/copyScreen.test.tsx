@@ -124,3 +124,12 @@ it('two elements become one curve, and two again', async () => {
   fireEvent.click(screen.getByRole('button', { name: 'Undo the last curve' }));
   expect(await screen.findByLabelText('Name of element 4')).toBeTruthy();
 });
+
+it('a calliper that types goes on to the next diameter', async () => {
+  await byCalliper();
+  const first = screen.getByLabelText('Diameter 1');
+  first.focus();
+  fireEvent.change(first, { target: { value: '20' } });
+  fireEvent.keyDown(first, { key: 'Enter' });
+  await waitFor(() => expect(document.activeElement).toBe(screen.getByLabelText('Diameter 2')));
+});
