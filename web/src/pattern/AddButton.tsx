@@ -13,6 +13,7 @@ export function AddButton({ afterId, after }: { afterId: string | null; after?: 
   return (
     <Dropdown
       trigger={['click']}
+      rootClassName="kinds-menu"
       menu={{
         items: ELEMENT_KIND_NAMES.map((kind) => ({ key: kind, label: kindOf({ kind }).words })),
         onClick: ({ key }) => add(key as ElementKind),
