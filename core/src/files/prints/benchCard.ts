@@ -13,7 +13,7 @@ export interface BenchCardWish {
 }
 
 /** Digits stand this tall, mm; those of the face are two thirds of its size. */
-export const DIGITS = 8;
+const DIGITS = 8;
 const SIZE = DIGITS / 0.66;
 const ROW = 15;
 
