@@ -46,14 +46,16 @@ export function stretchesOf(points: readonly Point[], noise: number, thrift = 1)
 /** A traced line of so many points does not end in an element of a few of them, and of this share of its length. */
 const MANY = 250;
 const TIP_POINTS = 8;
-const TIP_SHARE = 0.01;
+const TIP_OF_POINTS = 1 / 60;
+const TIP_SHARE = 0.015;
 
 /** Cuts without those that leave a tip, where a trace frays out: it goes with what is beside it. */
 function withoutTips(points: readonly Point[], cuts: readonly number[]): number[] {
   if (points.length < MANY) return [...cuts];
   const length = points.at(-1)?.x ?? 0;
+  const few = max(TIP_POINTS, points.length * TIP_OF_POINTS);
   const isTip = (from: number, to: number) =>
-    to - from < TIP_POINTS && (points[to - 1]?.x ?? 0) - (points[from]?.x ?? 0) < TIP_SHARE * length;
+    to - from < few && (points[to - 1]?.x ?? 0) - (points[from]?.x ?? 0) < TIP_SHARE * length;
   const last = points.length;
   return cuts.filter((cut) => cut === 0 || cut === last || !(isTip(0, cut) || isTip(cut, last)));
 }

@@ -112,7 +112,7 @@ export interface Measure {
 export function turningOf(pieces: readonly Piece[], measure: Measure): Turning {
   const elements: Element[] = [];
   const nextId = () => `e${elements.length + 1}`;
-  const sized = pieces.map((piece) => rounded(piece, measure));
+  const sized = pieces.map((piece) => asBegun(rounded(piece, measure)));
   let standing = sized[0]?.r0 ?? 0;
   for (const piece of sized) {
     if (piece.step && piece.r0 !== standing)
@@ -122,6 +122,15 @@ export function turningOf(pieces: readonly Piece[], measure: Measure): Turning {
   }
   return { id: 'turning1', startDiameter: dim(twice(sized[0]?.r0 ?? 0)), elements };
 }
+
+/** Ends this near each other are one size to a turner, mm on the radius. */
+const ONE_SIZE = 0.1;
+
+/** A ridge or a hollow that came out ending where it began ends there. */
+const asBegun = (piece: Piece): Piece =>
+  piece.kind === 'arc' && Math.abs(piece.r1 - piece.r0) <= ONE_SIZE
+    ? { ...levelled(piece, Infinity), r0: piece.r0 }
+    : piece;
 
 function rounded(piece: Piece, { spacing, noise }: Measure): Piece {
   const across = Math.max(0.005, noise / Math.sqrt(Math.max(1, piece.points)));
