@@ -20,7 +20,7 @@ import {
   type PatternBody,
   type Turning,
 } from '../pattern/index.js';
-import { MARGIN, PAPERS, type Ink, type Page, type Paper } from './page.js';
+import { line, MARGIN, PAPERS, text, type Ink, type Page, type Paper } from './page.js';
 
 export interface DrawingWish {
   title: string;
@@ -93,18 +93,6 @@ interface Placing {
   top: number;
   low: number;
 }
-
-const text = (x: number, y: number, size: number, words: string, more: Partial<Ink> = {}): Ink =>
-  ({ kind: 'text', x, y, size, text: words, ...more }) as Ink;
-const line = (x0: number, y0: number, x1: number, y1: number, weight = 0.18, dashed = false): Ink => ({
-  kind: 'line',
-  x0,
-  y0,
-  x1,
-  y1,
-  weight,
-  dashed,
-});
 
 function heading(
   part: Part,

@@ -42,6 +42,20 @@ export interface Page {
 /** Most printers leave this much of the edge white, mm. */
 export const MARGIN = 12;
 
+/** Words whose baseline begins at (x, y), mm. */
+export const text = (x: number, y: number, size: number, words: string, more: Partial<Ink> = {}): Ink =>
+  ({ kind: 'text', x, y, size, text: words, ...more }) as Ink;
+/** A straight line, mm. */
+export const line = (x0: number, y0: number, x1: number, y1: number, weight = 0.18, dashed = false): Ink => ({
+  kind: 'line',
+  x0,
+  y0,
+  x1,
+  y1,
+  weight,
+  dashed,
+});
+
 /** Signs that the face on paper does not have, and what it has instead. */
 const INSTEAD: Record<string, string> = {
   '⌀': 'Ø',

@@ -2,7 +2,7 @@ import type { Units } from '../measure/index.js';
 import type { PartPlan } from '../plan/index.js';
 import { holeBoundary, pointsAlong } from '../pattern/index.js';
 import { figure } from './drawing.js';
-import type { Ink } from './page.js';
+import { line, text, type Ink } from './page.js';
 
 /** A picture on a sheet, from its top left corner, mm. */
 export interface Picture {
@@ -38,15 +38,6 @@ export function piecePicture(part: PartPlan, units: Units, width: number): Pictu
     points: pointsAlong(outline, CHORD).map(({ x, r }): [number, number] => [at(x), up(side * r)]),
     weight: 0.4,
   });
-  const line = (x0: number, y0: number, x1: number, y1: number, weight: number, dashed = false): Ink => ({
-    kind: 'line',
-    x0,
-    y0,
-    x1,
-    y1,
-    weight,
-    dashed,
-  });
   const [first, last] = [outline.segments[0], outline.segments.at(-1)];
   const head = mount.headstockEnd === 'reference' ? 'left' : 'right';
   return {
@@ -69,27 +60,12 @@ export function piecePicture(part: PartPlan, units: Units, width: number): Pictu
         const under = low + 4 + (i % ROWS) * ROW;
         return [
           line(at(cut.x), over + 0.6, at(cut.x), up(cut.finished / 2), 0.1),
-          {
-            kind: 'text',
-            x: at(cut.x),
-            y: over,
-            size: 3,
-            bold: true,
-            align: 'centre',
-            text: `⌀ ${figure(cut.cutTo, units)}`,
-          },
+          text(at(cut.x), over, 3, `⌀ ${figure(cut.cutTo, units)}`, { bold: true, align: 'centre' }),
           line(at(cut.x), up(-cut.finished / 2), at(cut.x), under - 2.6, 0.1),
-          { kind: 'text', x: at(cut.x), y: under, size: 2.8, align: 'centre', text: figure(cut.x, units) },
+          text(at(cut.x), under, 2.8, figure(cut.x, units), { align: 'centre' }),
         ];
       }),
-      {
-        kind: 'text',
-        x: head === 'left' ? 0 : width,
-        y: axis - 1.5,
-        size: 2.8,
-        align: head,
-        text: 'headstock',
-      },
+      text(head === 'left' ? 0 : width, axis - 1.5, 2.8, 'headstock', { align: head }),
     ],
   };
 }

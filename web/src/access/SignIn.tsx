@@ -3,14 +3,12 @@ import { useQuery } from '@tanstack/react-query';
 import { Button, Form, Input, Segmented, Select } from 'antd';
 import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
-import { createAccount, enterDemo, sessionQuery, signIn } from '../api/session.js';
+import { createAccount, enterDemo, OF_A_WORKSHOP, sessionQuery, signIn } from '../api/session.js';
 import { useChange } from '../api/useChange.js';
 import type { Schemas } from '../api/problem.js';
 import { Trouble } from '../ui/Trouble.js';
 import './access.css';
 import { choicesOf } from '../ui/choices.js';
-
-const EVERYTHING = ['session', 'workshop', 'patterns', 'batches', 'kits', 'members'];
 
 /** The door: sign in, enter the demo workshop, or begin a workshop of one's own. */
 export default function SignIn() {
@@ -19,7 +17,7 @@ export default function SignIn() {
   const [search] = useSearchParams();
   const navigate = useNavigate();
   const enter = () => void navigate(search.get('from') ?? '/', { replace: true });
-  const demo = useChange(enterDemo, ...EVERYTHING);
+  const demo = useChange(enterDemo, ...OF_A_WORKSHOP);
   return (
     <main className="door">
       <section className="door-words">
@@ -63,7 +61,7 @@ export default function SignIn() {
 }
 
 function SignInForm({ onDone }: { onDone: () => void }) {
-  const change = useChange(signIn, ...EVERYTHING);
+  const change = useChange(signIn, ...OF_A_WORKSHOP);
   return (
     <Form
       layout="vertical"
@@ -93,7 +91,7 @@ function SignInForm({ onDone }: { onDone: () => void }) {
 }
 
 function NewAccountForm({ onDone }: { onDone: () => void }) {
-  const change = useChange(createAccount, ...EVERYTHING);
+  const change = useChange(createAccount, ...OF_A_WORKSHOP);
   const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
   return (
     <Form

@@ -7,6 +7,21 @@ export type Session = Schemas['SessionView'];
 
 export type Member = Schemas['MemberView'];
 
+/** All that is seen of a workshop: whoever enters another, or the door, sees it anew. */
+export const OF_A_WORKSHOP = [
+  'session',
+  'workshop',
+  'patterns',
+  'batches',
+  'orders',
+  'kits',
+  'members',
+  'samples',
+  'stock',
+  'cuttings',
+  'drying',
+] as const;
+
 export const sessionQuery = queryOptions({
   queryKey: ['session'],
   queryFn: () => orAsSeen('session', () => ask('get', '/api/session')),

@@ -3,7 +3,7 @@ import { Segmented, Select } from 'antd';
 import type { Units } from '@compas/core';
 import { Suspense } from 'react';
 import { Navigate, NavLink, Outlet, useLocation } from 'react-router';
-import { enterWorkshop, sessionQuery, type Session } from '../api/session.js';
+import { enterWorkshop, OF_A_WORKSHOP, sessionQuery, type Session } from '../api/session.js';
 import { useChange } from '../api/useChange.js';
 import { workshopQuery } from '../api/workshop.js';
 import { Trouble } from '../ui/Trouble.js';
@@ -50,19 +50,7 @@ const PLACES = [
 ];
 
 function Header({ session }: { session: Session }) {
-  const change = useChange(
-    enterWorkshop,
-    'session',
-    'workshop',
-    'patterns',
-    'batches',
-    'orders',
-    'kits',
-    'members',
-    'stock',
-    'cuttings',
-    'drying',
-  );
+  const change = useChange(enterWorkshop, ...OF_A_WORKSHOP);
   return (
     <header className="shell-head">
       <span className="shell-name">

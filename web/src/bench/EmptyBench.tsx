@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { Link, useNavigate } from 'react-router';
 import { patternsQuery } from '../api/patterns.js';
-import { enterDemo, sessionQuery } from '../api/session.js';
+import { enterDemo, OF_A_WORKSHOP, sessionQuery } from '../api/session.js';
 import { useChange } from '../api/useChange.js';
 import { Trouble } from '../ui/Trouble.js';
 
@@ -67,17 +67,7 @@ function Way({ to, title, words, first = false }: WayProps) {
 /** A batch half made can be looked at where the demo workshop stands open; one comes back by signing in. */
 function DemoWay() {
   const session = useQuery(sessionQuery);
-  const demo = useChange(
-    enterDemo,
-    'session',
-    'workshop',
-    'patterns',
-    'batches',
-    'orders',
-    'kits',
-    'stock',
-    'drying',
-  );
+  const demo = useChange(enterDemo, ...OF_A_WORKSHOP);
   const navigate = useNavigate();
   if (!session.data?.demo) return null;
   return (

@@ -1,7 +1,7 @@
 import type { Units } from '../../measure/index.js';
 import type { PartPlan } from '../../plan/index.js';
 import { figure } from '../drawing.js';
-import { MARGIN, moved, PAPERS, type Ink, type Page, type PrintPaper } from '../page.js';
+import { line, MARGIN, moved, PAPERS, text, type Ink, type Page, type PrintPaper } from '../page.js';
 import { piecePicture } from '../piecePicture.js';
 import { checkBar, FOOT } from './longSheet.js';
 
@@ -34,7 +34,7 @@ export function benchCard({ title, part, paper, units }: BenchCardWish): Page[] 
     const rows = sizing.slice(from, from + fit(low));
     const ink: Ink[] = rows.flatMap((cut, i): Ink[] => rowInk(cut, low + (i + 1) * ROW - 3, width, units));
     if (pages.length === 0) {
-      ink.unshift({ kind: 'text', x: MARGIN, y: MARGIN + 8, size: 8, bold: true, text: title });
+      ink.unshift(text(MARGIN, MARGIN + 8, 8, title, { bold: true }));
       ink.push(...picture.ink.map((drawn) => moved(drawn, MARGIN, top)));
     }
     pages.push({ width, height, ink: [...ink, ...checkBar(height)] });
@@ -46,17 +46,9 @@ export function benchCard({ title, part, paper, units }: BenchCardWish): Page[] 
 function rowInk(cut: PartPlan['layout']['sizing'][number], y: number, width: number, units: Units): Ink[] {
   const right = width - MARGIN;
   return [
-    { kind: 'line', x0: MARGIN, y0: y + 2.5, x1: right, y1: y + 2.5, weight: 0.15 },
-    { kind: 'text', x: MARGIN, y, size: SIZE, text: figure(cut.x, units) },
-    { kind: 'text', x: MARGIN + 52, y, size: 5, text: cut.label },
-    {
-      kind: 'text',
-      x: right,
-      y,
-      size: SIZE,
-      bold: true,
-      align: 'right',
-      text: `⌀ ${figure(cut.cutTo, units)}`,
-    },
+    line(MARGIN, y + 2.5, right, y + 2.5, 0.15),
+    text(MARGIN, y, SIZE, figure(cut.x, units)),
+    text(MARGIN + 52, y, 5, cut.label),
+    text(right, y, SIZE, `⌀ ${figure(cut.cutTo, units)}`, { bold: true, align: 'right' }),
   ];
 }
