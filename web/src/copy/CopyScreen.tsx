@@ -1,14 +1,14 @@
-import { ITEM_KINDS, traceOf, type ItemKind } from '@compas/core';
+import { ITEM_KINDS, traceOf, type ItemKind, type Outline } from '@compas/core';
 import { useQuery } from '@tanstack/react-query';
 import { Button, Input, Select, Tabs } from 'antd';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { sessionQuery } from '../api/session.js';
 import { createPattern, createSample } from '../api/patterns.js';
 import { useChange } from '../api/useChange.js';
 import { Trouble } from '../ui/Trouble.js';
 import { useMaterials } from '../ui/useMaterials.js';
-import { copiedBody, type CopyWishes } from './copied.js';
+import { carriedOver, copiedBody, type CopyWishes } from './copied.js';
 import { CopiedElements } from './CopiedElements.js';
 import { CsvTrace } from './CsvTrace.js';
 import { KeptSamples } from './KeptSamples.js';
@@ -30,6 +30,13 @@ export default function CopyScreen() {
   const [wishes, setWishes] = useState(NO_WISHES);
   const fit = useFit(measured, ignored, curves);
   const copy = useCopy(fit.fitted);
+  const drawn = useRef<Outline | null>(null);
+  useEffect(() => {
+    const { outline } = copy;
+    const before = drawn.current;
+    if (before && outline && before !== outline) setWishes((wishes) => carriedOver(wishes, before, outline));
+    drawn.current = outline ?? before;
+  }, [copy]);
   const session = useQuery(sessionQuery);
   const navigate = useNavigate();
   const pattern = useChange(createPattern, 'patterns');
@@ -38,6 +45,12 @@ export default function CopyScreen() {
     setMeasured(next);
     setIgnored(new Set());
     setCurves(undefined);
+  };
+  /** another sample is measured: what was said of the elements of this one goes */
+  const anotherWay = () => {
+    take(null);
+    drawn.current = null;
+    setWishes({ ...wishes, names: {}, ungauged: new Set() });
   };
   const called = name.trim() || 'Copied sample';
   const make = async () => {
@@ -82,7 +95,7 @@ export default function CopyScreen() {
       <div className="copy">
         <div className="sheet">
           <Tabs
-            onChange={() => take(null)}
+            onChange={anotherWay}
             items={[
               { key: 'photo', label: 'From a photo', children: <PhotoTrace onMeasured={take} /> },
               { key: 'stations', label: 'By calliper', children: <StationsEntry onMeasured={take} /> },

@@ -229,8 +229,8 @@ function MeasuredLayer({ measured, start }: { measured: Measured; start: number 
     <g className="measured">
       {measured.points
         .filter((_, i) => i % every === 0)
-        .map((p) => (
-          <g key={p.x}>
+        .map((p, i) => (
+          <g key={i}>
             <circle cx={frame.at(p.x - start)} cy={frame.up(p.up)} r={1.8} />
             <circle cx={frame.at(p.x - start)} cy={frame.up(-p.down)} r={1.8} />
           </g>

@@ -133,3 +133,19 @@ it('a calliper that types goes on to the next diameter', async () => {
   fireEvent.keyDown(first, { key: 'Enter' });
   await waitFor(() => expect(document.activeElement).toBe(screen.getByLabelText('Diameter 2')));
 });
+
+it('what was said of an element stays with its place when more is measured', async () => {
+  await byCalliper();
+  measure(knob);
+  await choose('What is at place 3', 'crown of a bead');
+  fireEvent.change(await screen.findByLabelText('Name of element 3'), { target: { value: 'neck' } });
+  fireEvent.click(screen.getByRole('checkbox', { name: /^12\.0.*at 30\.0/ }));
+  // a step measured before it: what was the third element is the fourth now, and a fifth follows
+  type('Place 6', '10');
+  type('Diameter 6', '24');
+  await waitFor(() => expect(screen.queryByLabelText('Name of element 4')).toBeTruthy());
+  await waitFor(() =>
+    expect(screen.getByDisplayValue('neck').getAttribute('aria-label')).toBe('Name of element 4'),
+  );
+  expect(screen.getByRole<HTMLInputElement>('checkbox', { name: /^12\.0.*at 30\.0/ }).checked).toBe(false);
+});

@@ -112,7 +112,7 @@ export interface Measure {
 export function turningOf(pieces: readonly Piece[], measure: Measure): Turning {
   const elements: Element[] = [];
   const nextId = () => `e${elements.length + 1}`;
-  const sized = pieces.map((piece) => asBegun(rounded(piece, measure)));
+  const sized = wellKnown(pieces).map((known) => asBegun(rounded(known, measure)));
   let standing = sized[0]?.r0 ?? 0;
   for (const piece of sized) {
     if (piece.step && piece.r0 !== standing)
@@ -132,16 +132,38 @@ const asBegun = (piece: Piece): Piece =>
     ? { ...levelled(piece, Infinity), r0: piece.r0 }
     : piece;
 
-function rounded(piece: Piece, { spacing, noise }: Measure): Piece {
-  const across = Math.max(0.005, noise / Math.sqrt(Math.max(1, piece.points)));
+/** A piece, and how many points know the radius at its beginning and at its end. */
+interface KnownPiece {
+  piece: Piece;
+  r0: number;
+  r1: number;
+}
+
+/** A radius that neighbours share, or that a level piece keeps, is known to all of the points of the best of them. */
+function wellKnown(pieces: readonly Piece[]): KnownPiece[] {
+  const known = pieces.map((piece) => ({ piece, r0: piece.points, r1: piece.points }));
+  const pass = (order: readonly KnownPiece[]) => {
+    for (const one of order) {
+      const before = known[known.indexOf(one) - 1];
+      if (before && !one.piece.step) before.r1 = one.r0 = Math.max(before.r1, one.r0);
+      if (one.piece.level) one.r0 = one.r1 = Math.max(one.r0, one.r1);
+    }
+  };
+  pass(known);
+  pass([...known].reverse());
+  return known;
+}
+
+function rounded({ piece, r0, r1 }: KnownPiece, { spacing, noise }: Measure): Piece {
   const along = Math.max(0.01, spacing / 4);
-  const radius = (r: number) => plain(2 * r, 2 * across) / 2;
+  const radius = (r: number, points: number) =>
+    plain(2 * r, 2 * Math.max(0.005, noise / Math.sqrt(Math.max(1, points)))) / 2;
   return {
     ...piece,
     x0: plain(piece.x0, along),
     x1: plain(piece.x1, along),
-    r0: radius(piece.r0),
-    r1: radius(piece.r1),
+    r0: radius(piece.r0, r0),
+    r1: radius(piece.r1, r1),
   };
 }
 
@@ -159,7 +181,7 @@ const twice = (r: number): number => hundredths(2 * r);
 function elementOf(piece: Piece, id: string): Element {
   const { kind, x0, x1, r0, r1, level } = piece;
   const length = dim(hundredths(x1 - x0));
-  if (kind === 'line')
+  if (kind === 'line' || (kind === 'arc' && Math.abs(piece.sagitta) < FLAT))
     return level
       ? { kind: 'cylinder', id, length }
       : { kind: 'taper', id, length, endDiameter: dim(twice(r1)) };
@@ -178,6 +200,9 @@ function elementOf(piece: Piece, id: string): Element {
   const side = piece.sagitta > 0 ? 'out' : 'in';
   return { kind: 'arc', id, length, endDiameter: dim(twice(r1)), radius: dim(hundredths(radius)), side };
 }
+
+/** An arc that stands off its chord by less has no radius that anybody could set, mm. */
+const FLAT = 0.002;
 
 /** A centre this near the axis, as a share of the radius, and a length this near the ball's make an arc a ball. */
 const CENTRED = 0.02;

@@ -139,6 +139,21 @@ describe('a sample measured at stations', () => {
     for (const [x, d] of rows) expect(Math.abs(2 * radiusAt(outline, x) - d)).toBeLessThan(0.2);
   });
 
+  it('a crown that lies on the line between its edges is no curve', () => {
+    const flat = stations([
+      [0, 20],
+      [10, 20, 'edge'],
+      [14, 20, 'crown'],
+      [18, 20, 'edge'],
+      [30, 16],
+    ]);
+    expect(drawn(flat)).toEqual([
+      ['cylinder', 10],
+      ['cylinder', 8],
+      ['taper', 12, 16],
+    ]);
+  });
+
   it('what was seen is kept with the sample', () => {
     const kept = pointsOf(traceOf(leg));
     expect(kept.map((p) => p.is)).toEqual(leg.map((p) => p.is));

@@ -147,6 +147,24 @@ describe('samples with noise and slips', () => {
     expect(fewer.error).toBeGreaterThan(2 * fitSample(points).error);
   });
 
+  it('a straight keeps its size beside a short neighbour that is known less well', () => {
+    const beside: Shape = {
+      name: 'beside a chamfer',
+      start: 12,
+      places: 500,
+      elements: [
+        { kind: 'taper', id: 'a', ...length(6), ...ends(29.93) },
+        { kind: 'cylinder', id: 'b', ...length(120) },
+      ],
+    };
+    for (let k = 0; k < 6; k++) {
+      const { turning } = fitSample(sampleOf(beside, k + 1, 0.1));
+      const [chamfer] = turning.elements;
+      expect(turning.elements.at(-1)?.kind).toBe('cylinder');
+      expect(chamfer?.kind === 'taper' && Math.abs(chamfer.endDiameter.mm - 29.93)).toBeLessThan(0.03);
+    }
+  });
+
   it('values are as plain as what was measured lets them be', () => {
     const { turning } = fitSample(sampleOf(shapes[5]!, 4, 0.02));
     const diameters = turning.elements.flatMap((e) => ('endDiameter' in e ? [e.endDiameter.mm] : []));
