@@ -3,7 +3,7 @@ import { checkPlausible, dim } from '../measure/index.js';
 import { MATERIALS, materialById } from '../material/index.js';
 import { STARTING_FORMS, outlineOf, type Part } from '../pattern/index.js';
 import { exampleWorkshop } from '../plan/exampleShop.js';
-import type { Bit, BitKind } from '../workshop/index.js';
+import { mandrelInWork, type Bit, type BitKind } from '../workshop/index.js';
 import {
   bitChanges,
   bitWords,
@@ -23,9 +23,7 @@ import {
 } from './index.js';
 import { bitSequence } from './bitSequence.js';
 import { driftOf, drillWay } from './drillWay.js';
-import { roundFor, tangBores } from './tangBores.js';
 import { type KitPlace } from './needs/needs.js';
-import { type TangKit } from './kit.js';
 
 const ash = materialById('ash') ?? MATERIALS[0];
 const bit = (mm: number, kind: BitKind = 'brad point', rest: Partial<Bit> = {}): Bit => ({
@@ -115,59 +113,27 @@ describe('ways of fitting', () => {
     expect(kitNeeds(insert, place({ way: 'glued' })).mandrelThread).toBeUndefined();
   });
 
+  it('is bored for the longer of stud and mandrel, and a shade', () => {
+    const deep = (goesIn: number, way: 'insert' | 'thread in wood' | 'glued') => {
+      const needs = kitNeeds(insert, place({ way, mandrelIn: (thread) => (thread === 'M8' ? goesIn : 0) }));
+      return needs.holes[0]?.hole.steps[0]?.depth.mm;
+    };
+    expect(deep(12, 'insert')).toBe(21.5);
+    expect(deep(27, 'insert')).toBe(28.5);
+    expect(deep(27, 'thread in wood')).toBe(28.5);
+    // glued for good it is not turned on the mandrel
+    expect(deep(27, 'glued')).toBe(21.5);
+    const workshop = exampleWorkshop();
+    const mandrels = [{ id: 'm', name: 'M8', takes: 'M8', reach: 30, threadLength: 20 }];
+    const washer = { id: 'w', name: 'Washer', kind: 'washer' as const, diameter: 30, length: 2 };
+    expect(mandrelInWork({ ...workshop, mandrels, fixtures: [washer] }, 'M8')).toBe(18);
+    expect(mandrelInWork({ ...workshop, mandrels }, 'M10')).toBe(0);
+  });
+
   it('falls back to the usual way when the kit cannot be fitted as wished', () => {
     expect(wayOf(insert, 'pressed')).toBe('insert');
     expect(kitWays(kitOf('tapped-insert', { thread: 'own 9' }))).toHaveLength(1);
   });
-});
-
-describe('a tapered tang', () => {
-  const tang = kitOf('tang', {
-    section: 'round',
-    shoulderAcross: dim(10),
-    tipAcross: dim(5),
-    tangLength: dim(60),
-  }) as TangKit;
-
-  it('gets stairs outside it: nowhere tighter than the tang, to the hundredth of a millimetre', () =>
-    fc.assert(
-      fc.property(
-        fc.double({ min: 7, max: 12, noNaN: true }),
-        fc.double({ min: 0.4, max: 0.95, noNaN: true }),
-        fc.double({ min: 20, max: 120, noNaN: true }),
-        (shoulder, share, length) => {
-          const kit = {
-            ...tang,
-            shoulderAcross: dim(shoulder),
-            tipAcross: dim(shoulder * share),
-            tangLength: dim(length),
-          };
-          const bores = tangBores(kit, bits, 0.15, 1.5);
-          return Array.from({ length: 40 }, (_, i) => (length * i) / 40).every((x) => {
-            const wide = shoulder - ((shoulder - shoulder * share) * x) / length;
-            const reach = bores.filter((b) => b.depth > x + 1e-9).map((b) => b.across);
-            return Math.max(...reach) >= wide - 0.01;
-          });
-        },
-      ),
-    ));
-
-  it('goes to the bottom with the thinnest bit and is tried there', () => {
-    const holes = kitNeeds(tang, place()).holes;
-    const depths = holes.map((h) => h.hole.steps[0]?.depth.mm ?? 0);
-    expect(depths).toEqual([...depths].sort((a, b) => a - b));
-    expect(depths.at(-1)).toBeCloseTo(61.5, 9);
-    expect(holes.at(-1)?.after).toContain('Try the tang');
-  });
-
-  it('square, its flats stand off and its corners bite', () => {
-    expect(roundFor(10, 'round')).toBe(10);
-    expect(roundFor(10, 'square')).toBeGreaterThan(10);
-    expect(roundFor(10, 'square')).toBeLessThan(10 * Math.SQRT2);
-  });
-
-  it('straight takes one bit', () =>
-    expect(tangBores({ ...tang, tipAcross: dim(10) }, bits, 0.15, 1.5)).toHaveLength(1));
 });
 
 describe('bits', () => {

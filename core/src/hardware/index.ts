@@ -11,6 +11,7 @@ export {
 export { FITTING_WAYS, type FittingWay, type KitWay, kitWays, wayOf } from './fittingWay.js';
 export { type KitBand, kitBands } from './kitBands.js';
 export { type Thread, threadOf } from './thread.js';
+export { bodyOnKit, givenByKit, kitsByUse } from './formKits.js';
 export { kitNeeds } from './kitNeeds.js';
 export { bitWords, pickBit } from './pickBit.js';
 export { driftWords, type DrillChoice, MOMENT_WORDS, SETUP_WORDS, setupsAt } from './drillWay.js';

@@ -117,11 +117,11 @@ describe('ways by what the work is', () => {
 
   it('a through hole goes on a through mandrel whose stack closes', () => {
     const rod = fixture('through mandrel', 7.9, 130);
-    const bushings = [fixture('bushing', 8, 10, 'b1'), fixture('bushing', 8, 10, 'b2')];
+    const bushings = [fixture('bushing', 14, 10, 'b1'), fixture('bushing', 14, 10, 'b2')];
     const spacers = [
-      fixture('spacer', 8, 12, 's1'),
-      fixture('spacer', 8, 5, 's2'),
-      fixture('spacer', 8, 20, 's3'),
+      fixture('spacer', 14, 12, 's1'),
+      fixture('spacer', 14, 5, 's2'),
+      fixture('spacer', 14, 20, 's3'),
     ];
     const shop = owning(rod, ...bushings, ...spacers);
     const [mount] = proposeMounts(wish({ holes: [through] }), shop);

@@ -4,7 +4,8 @@ import { betweenCentres, frictionPair, onOffsetPlate, shiftedCentre } from './wa
 import { inChuck, inCollet, inRecess } from './ways/chucked.js';
 import { onGluedShaft } from './ways/gluedShaft.js';
 import { inCups, onScrew, onTapePlate } from './ways/faces.js';
-import { onDowel, onMandrel, onThroughMandrel } from './ways/mandrels.js';
+import { onDowel, onMandrel } from './ways/mandrels.js';
+import { onThroughMandrel } from './ways/throughMandrel.js';
 
 const WAYS: readonly WayOfHolding[] = [
   onMandrel,

@@ -4,6 +4,8 @@ import type { Fixture } from '../workshop/index.js';
 export interface StackItem {
   what: string;
   length: number;
+  /** it lies at the tail of the work, not between the spindle and the work */
+  behind?: boolean;
 }
 
 /** What is to be filled: a length that must be taken up to within what the nut can move. mm */

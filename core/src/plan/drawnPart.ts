@@ -2,6 +2,7 @@ import { kitNeeds, planDrilling, type DrillPlan, type DrillSite } from '../hardw
 import type { HardwareFace } from '../layout/index.js';
 import { materialById, MATERIALS, type Material } from '../material/index.js';
 import { outlineOf, widestOf, type Outline, type Part } from '../pattern/index.js';
+import { mandrelInWork } from '../workshop/index.js';
 import { ownDrilling } from './decisions.js';
 import type { PlanInputs } from './inputs.js';
 import type { OwnWays } from './ownWays.js';
@@ -73,6 +74,7 @@ function fittedTo(
         material,
         room: workshop.allowances.holeRoom,
         bits: workshop.bits,
+        mandrelIn: (thread) => mandrelInWork(workshop, thread),
         ...(i === 0 && order.fitting !== undefined ? { way: order.fitting } : {}),
       });
       return [{ fitted, kit, needs }];

@@ -1,4 +1,5 @@
 import { createHash } from 'node:crypto';
+import { freshKit, KIT_KIND_LIST } from '../hardware/index.js';
 import { dim } from '../measure/index.js';
 import { STARTING_FORMS, type Hole, type PartEnd } from '../pattern/index.js';
 import { exampleInputs } from './exampleShop.js';
@@ -19,12 +20,32 @@ const socketAt = (from: PartEnd, i: number): Hole => ({
   steps: [{ diameter: dim(6), depth: dim(10) }],
 });
 
+/** Plans of a handle on every kind of hardware: what each asks of the wood. */
+function* onEveryKit(): Generator<object> {
+  const { workshop, stock, order, schools } = exampleInputs(4);
+  const [form] = STARTING_FORMS.filter((f) => f.id === 'tool-handle');
+  for (const kind of KIT_KIND_LIST) {
+    const kit = { ...freshKit(kind), id: 'k' };
+    const body = form?.body({}, 'ash') ?? exampleInputs(4).pattern;
+    const hardware = [{ id: 'h1', kitId: 'k', partId: body.parts[0].id, end: 'reference' as const }];
+    const { engine: _, ...made } = plan(
+      { ...body, hardware },
+      workshop,
+      { ...stock, kits: [kit] },
+      order,
+      schools,
+    );
+    yield made;
+  }
+}
+
 /**
- * Fingerprint of the plans of every starting form, by each school of speed, plain and with hardware, and of
- * one whose hardware bores a hole that is drawn as well.
+ * Fingerprint of the plans of every starting form, by each school of speed, plain and with hardware, of a
+ * handle on every kind of hardware, and of one whose hardware bores a hole that is drawn as well.
  */
 function fingerprint(): string {
   const hash = createHash('sha256');
+  for (const made of onEveryKit()) hash.update(JSON.stringify(made, rounded));
   const { pattern, workshop, stock, order, schools } = exampleInputs(12);
   for (const form of STARTING_FORMS)
     for (const speed of ['rpm-diameter', 'surface-speed'] as const) {

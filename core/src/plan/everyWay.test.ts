@@ -16,8 +16,8 @@ const fixture = (id: string, kind: Fixture['kind'], diameter: number, length: nu
 });
 const FIXTURES: Fixture[] = [
   fixture('rod', 'through mandrel', 8, 400),
-  fixture('b1', 'bushing', 8, 10),
-  fixture('b2', 'bushing', 8, 10),
+  fixture('b1', 'bushing', 14, 10),
+  fixture('b2', 'bushing', 14, 10),
   fixture('pair', 'friction pair', 40, 20),
   fixture('plate', 'offset plate', 80, 20),
   fixture('screw', 'screw', 8, 15),

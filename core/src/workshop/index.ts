@@ -1,3 +1,4 @@
+export { mandrelFor, mandrelInWork, washerOf } from './mandrel.js';
 export {
   type Abrasive,
   type Air,

@@ -74,6 +74,8 @@ export interface Mandrel {
   takes: string;
   /** how far it stands out of the spindle, mm */
   reach: number;
+  /** how far its thread goes into the work, mm; not known when not entered */
+  threadLength?: number;
   /** thread or taper that it wants of the lathe, such as M33 × 3.5 or MT2 */
   fits?: string;
 }
@@ -89,6 +91,7 @@ export const FIXTURE_KINDS = [
   'wooden jaws',
   'through mandrel',
   'bushing',
+  'cone bushing',
   'spacer',
   'washer',
   'offset plate',
@@ -103,8 +106,10 @@ export interface Fixture {
   id: string;
   name: string;
   kind: FixtureKind;
-  /** what it grips, fits into or is across */
+  /** what it grips, fits into or is across; of a cone bushing its wide end */
   diameter: number;
+  /** what a bushing or a spacer slides on, mm; not known when not entered */
+  bore?: number;
   /** what it takes up along the axis; of a through mandrel what fits on it; of a screw what enters the wood */
   length: number;
   /** thread or taper that it wants of the lathe, such as M33 × 3.5 or MT2 */

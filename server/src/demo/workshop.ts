@@ -66,8 +66,8 @@ export const demoWorkshop = (): Workshop => ({
     },
   ],
   mandrels: [
-    { id: 'm1', name: 'M8 stopper mandrel', takes: 'M8', reach: 38 },
-    { id: 'm2', name: 'Screw mandrel for studs', takes: 'stud 8', reach: 32 },
+    { id: 'm1', name: 'M8 stopper mandrel', takes: 'M8', reach: 38, threadLength: 18 },
+    { id: 'm2', name: 'Screw mandrel for studs', takes: 'stud 8', reach: 32, threadLength: 16 },
   ],
   bits: [
     ...[4, 5, 6, 7, 8, 8.2, 10, 11.6, 12].map((d) => ({
@@ -113,8 +113,8 @@ export const demoWorkshop = (): Workshop => ({
     { id: 'x7', name: 'Ball cup 38, live', kind: 'cup', diameter: 38, length: 40 },
     { id: 'x8', name: 'Limewood jaws', kind: 'wooden jaws', diameter: 60, length: 30 },
     { id: 'x9', name: 'Through rod 8', kind: 'through mandrel', diameter: 8, length: 220 },
-    { id: 'x10', name: 'Bushing 8, left', kind: 'bushing', diameter: 14, length: 12 },
-    { id: 'x11', name: 'Bushing 8, right', kind: 'bushing', diameter: 14, length: 12 },
+    { id: 'x10', name: 'Bushing 8, left', kind: 'bushing', diameter: 14, bore: 8.1, length: 12 },
+    { id: 'x11', name: 'Bushing 8, right', kind: 'bushing', diameter: 14, bore: 8.1, length: 12 },
     { id: 'x12', name: 'Spacer 50', kind: 'spacer', diameter: 14, length: 50 },
     { id: 'x13', name: 'Spacer 25', kind: 'spacer', diameter: 14, length: 25 },
     { id: 'x14', name: 'Spacer 10', kind: 'spacer', diameter: 14, length: 10 },

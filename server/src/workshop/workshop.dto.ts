@@ -101,6 +101,7 @@ class MandrelDto {
   @Name() name: string;
   @TextField({ min: 1, max: 40 }) takes: string;
   @Millimetres(1000) reach: number;
+  @NumberField({ min: 0, max: 1000, optional: true }) threadLength?: number;
   @TextField({ max: 40, optional: true }) fits?: string;
 }
 class BitDto {
@@ -117,6 +118,7 @@ class FixtureDto {
   @Name() name: string;
   @ChoiceField(FIXTURE_KINDS) kind: FixtureKind;
   @Millimetres(1000) diameter: number;
+  @NumberField({ min: 0, max: 1000, optional: true }) bore?: number;
   @Millimetres(5000) length: number;
   @TextField({ max: 40, optional: true }) fits?: string;
 }

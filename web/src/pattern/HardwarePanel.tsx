@@ -2,7 +2,9 @@ import {
   dim,
   type Dimension,
   type FittedHardware,
+  type ItemKind,
   type Kit,
+  kitsByUse,
   PART_ENDS,
   type PlannedHardware,
   USED_BY,
@@ -13,13 +15,14 @@ import { memo, useState } from 'react';
 import { Length } from '../ui/Length.js';
 import { useMaterials } from '../ui/useMaterials.js';
 import { LengthInput } from '../ui/LengthInput.js';
-import { changePart, changeTurning, fitKit } from './editing.js';
+import { changePart, changeTurning, fitKit, fittedAt } from './editing.js';
 import { useEditor, useEditorActions } from './editor.js';
 import { choicesOf } from '../ui/choices.js';
 
 const NO_KIT = 'none';
 interface HardwareFieldsProps {
   kits: Kit[];
+  kind: ItemKind;
   partId: string;
   fitted: readonly FittedHardware[];
   mating: number | undefined;
@@ -36,6 +39,7 @@ export function HardwarePanel({ kits, hardware }: { kits: Kit[]; hardware: Plann
   return (
     <HardwareFields
       kits={kits}
+      kind={body.kind}
       fitted={body.hardware}
       partId={part.id}
       mating={hardware?.fitted.end === 'reference' ? hardware.needs.mating?.diameter : undefined}
@@ -107,24 +111,25 @@ function UseWords({ kits, partId, fitted, materialId, usedBy, longest, total }: 
   );
 }
 
-function UseFields({ kits, partId, fitted, materialId, usedBy, longest, total }: HardwareFieldsProps) {
+function UseFields({ kits, kind, partId, fitted, materialId, usedBy, longest, total }: HardwareFieldsProps) {
   const materials = useMaterials();
   const { spot, update } = useEditorActions();
   return (
     <>
-      {PART_ENDS.map((end) => (
-        <label key={end} className="column gap-hair">
-          {`Hardware at the ${end} end`}
-          <Select
-            aria-label={`Hardware at the ${end} end`}
-            showSearch={{ optionFilterProp: 'label' }}
-            className="w-phrase"
-            value={fitted.find((h) => h.partId === partId && h.end === end)?.kitId ?? NO_KIT}
-            onChange={(id) => update((body) => fitKit(body, partId, end, id === NO_KIT ? null : id))}
-            options={[{ value: NO_KIT, label: 'none' }, ...kits.map((k) => ({ value: k.id, label: k.name }))]}
+      {PART_ENDS.flatMap((end) => {
+        const here = fittedAt(fitted, partId, end);
+        // a second one, such as a rod behind a ferrule, once there is a first
+        return Array.from({ length: Math.min(here.length + 1, MOST_AT_END) }, (_, which) => (
+          <KitChoice
+            key={`${end}.${which}`}
+            label={which === 0 ? `Hardware at the ${end} end` : `With it at the ${end} end`}
+            kits={kits}
+            kind={kind}
+            kitId={here[which]?.kitId ?? null}
+            onChange={(id) => update((body) => fitKit(body, partId, end, id, which))}
           />
-        </label>
-      ))}
+        ));
+      })}
       <label className="column gap-hair">
         Usual material
         <Select
@@ -163,6 +168,36 @@ function UseFields({ kits, partId, fitted, materialId, usedBy, longest, total }:
         onChange={(length) => update((body) => changeTurning(body, spot, (t) => ({ ...t, total: length })))}
       />
     </>
+  );
+}
+
+/** Pieces of hardware that one end can carry. */
+const MOST_AT_END = 2;
+
+interface KitChoiceProps {
+  label: string;
+  kits: readonly Kit[];
+  kind: ItemKind;
+  kitId: string | null;
+  onChange: (kitId: string | null) => void;
+}
+
+/** Hardware of the workshop, what such an item usually carries first. */
+function KitChoice({ label, kits, kind, kitId, onChange }: KitChoiceProps) {
+  const { usual, others } = kitsByUse(kits, kind);
+  const named = (list: readonly Kit[]) => list.map((k) => ({ value: k.id, label: k.name }));
+  return (
+    <label className="column gap-hair">
+      {label}
+      <Select
+        aria-label={label}
+        showSearch={{ optionFilterProp: 'label' }}
+        className="w-phrase"
+        value={kitId ?? NO_KIT}
+        onChange={(id) => onChange(id === NO_KIT ? null : id)}
+        options={[{ value: NO_KIT, label: 'none' }, ...named(usual), ...named(others)]}
+      />
+    </label>
   );
 }
 

@@ -1,21 +1,26 @@
 import {
+  bodyOnKit,
   dim,
+  givenByKit,
   outlineOf,
   STARTING_FORMS,
   type Dimension,
   type PatternBody,
   type StartingForm,
 } from '@compas/core';
+import { useQuery } from '@tanstack/react-query';
 import { Button, Input, Select } from 'antd';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { createPattern } from '../api/patterns.js';
+import { kitsQuery } from '../api/workshop.js';
 import { useChange } from '../api/useChange.js';
 import { Silhouette } from '../strip/Silhouette.js';
 import { LengthInput } from '../ui/LengthInput.js';
 import { useMaterials } from '../ui/useMaterials.js';
 import { Trouble } from '../ui/Trouble.js';
 import { ImportFile } from './ImportFile.js';
+import { GivenSizes, OnKit } from './OnKit.js';
 import type { Imported } from '../workers/importing.js';
 import './pattern.css';
 
@@ -31,7 +36,13 @@ export default function NewPattern() {
   const navigate = useNavigate();
   const create = useChange(createPattern, 'patterns');
   const [file, setFile] = useState<Imported | null>(null);
-  const body = file ? file.body : form.body(sizes, materialId);
+  const kits = useQuery(kitsQuery).data ?? [];
+  const suited = kits.filter((k) => givenByKit(form, k) !== null);
+  const [kitId, setKitId] = useState('');
+  const kit = suited.find((k) => k.id === kitId);
+  const given = (kit && givenByKit(form, kit)) ?? {};
+  const drawn = kit ? bodyOnKit(form, kit, sizes, materialId) : form.body(sizes, materialId);
+  const body = file ? file.body : drawn;
   const { length } = outlineOf(body.parts[0].turnings[0]);
   const choose = (next: StartingForm) => {
     setForm(next);
@@ -71,6 +82,7 @@ export default function NewPattern() {
       </div>
       <div className="new-pattern">
         <div className="sheet column">
+          {!file && suited.length > 0 && <OnKit kits={suited} kit={kit} onChange={setKitId} />}
           <label className="column gap-hair">
             Name
             <Input
@@ -93,15 +105,20 @@ export default function NewPattern() {
           {file ? (
             <FileNote file={file} />
           ) : (
-            form.questions.map((question) => (
-              <LengthInput
-                key={`${form.id}.${question.key}`}
-                label={question.label}
-                showLabel
-                value={sizes[question.key] ?? dim(question.usual)}
-                onChange={(value) => setSizes({ ...sizes, [question.key]: value })}
-              />
-            ))
+            <>
+              {form.questions
+                .filter(({ key }) => !(key in given))
+                .map((question) => (
+                  <LengthInput
+                    key={`${form.id}.${question.key}`}
+                    label={question.label}
+                    showLabel
+                    value={sizes[question.key] ?? dim(question.usual)}
+                    onChange={(value) => setSizes({ ...sizes, [question.key]: value })}
+                  />
+                ))}
+              {kit && <GivenSizes form={form} given={given} />}
+            </>
           )}
           <Trouble error={create.error} />
           <Button

@@ -291,12 +291,24 @@ export const removeTurning = (body: PatternBody, { partId, turningId }: Spot): P
     return { ...part, turnings: [main, ...rest.filter((t) => t.id !== turningId)] };
   });
 
-/** Fits a kit to the reference end of a part, or takes its hardware away. */
-export function fitKit(body: PatternBody, partId: string, end: PartEnd, kitId: string | null): PatternBody {
-  const here = (h: FittedHardware) => h.partId === partId && h.end === end;
-  const others = body.hardware.filter((h) => !here(h));
+/** Fits a kit to an end of a part as its first or second piece of hardware, or takes that away. */
+export function fitKit(
+  body: PatternBody,
+  partId: string,
+  end: PartEnd,
+  kitId: string | null,
+  which = 0,
+): PatternBody {
+  const fitted = fittedAt(body.hardware, partId, end)[which];
+  const others = body.hardware.filter((h) => h !== fitted);
   if (kitId === null) return { ...body, hardware: others };
-  const fitted = body.hardware.find(here);
-  if (fitted) return { ...body, hardware: body.hardware.map((h) => (here(h) ? { ...h, kitId } : h)) };
+  if (fitted) return { ...body, hardware: body.hardware.map((h) => (h === fitted ? { ...h, kitId } : h)) };
   return withNew(body, 'h', (id, b) => ({ ...b, hardware: [...others, { id, kitId, partId, end }] }));
 }
+
+/** Hardware at one end of a part, in the order in which it was fitted. */
+export const fittedAt = (
+  hardware: readonly FittedHardware[],
+  partId: string,
+  end: PartEnd,
+): FittedHardware[] => hardware.filter((h) => h.partId === partId && h.end === end);

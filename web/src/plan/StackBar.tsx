@@ -16,9 +16,10 @@ export function StackBar({ part: { mount, blank }, room }: { part: PartPlan; roo
   const stack = mount.stack ?? [];
   const rest = mount.reach - lengthOf(stack);
   const blocks: Block[] = [
-    ...stack.map((s): Block => ({ ...s, kind: 'fixture' })),
+    ...stack.filter((s) => !s.behind).map((s): Block => ({ ...s, kind: 'fixture' })),
     ...(rest > 0.05 ? [{ what: 'fixture', length: rest, kind: 'fixture' as const }] : []),
     { what: 'blank', length: blank.length, kind: 'blank' },
+    ...stack.filter((s) => s.behind).map((s): Block => ({ ...s, kind: 'fixture' })),
     { what: 'left', length: Math.max(0, room - mount.reach - blank.length), kind: 'left' },
   ];
   const all = Math.max(room, mount.reach + blank.length);

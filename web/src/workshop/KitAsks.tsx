@@ -2,6 +2,7 @@ import {
   kitNeeds,
   kitProblems,
   kitWays,
+  mandrelInWork,
   materialsOf,
   pickBit,
   threadOf,
@@ -28,6 +29,7 @@ export function KitAsks({ kit, workshop }: { kit: Kit; workshop: Workshop }) {
     material,
     room: allowances.holeRoom,
     bits,
+    mandrelIn: (thread) => mandrelInWork(workshop, thread),
     ...(wished ? { way: wished } : {}),
   });
   const thread = 'thread' in kit ? threadOf(kit.thread) : null;

@@ -96,10 +96,14 @@ export const mandrelKind: EquipmentKind<Mandrel> = {
     name,
     { key: 'takes', label: 'Takes thread', kind: 'text' },
     { key: 'reach', label: 'Stands out', kind: 'length' },
+    { key: 'threadLength', label: 'Goes into the wood', kind: 'optional length' },
     fits,
   ],
   fresh: (id) => ({ id, name: 'Mandrel', takes: 'M8', reach: 35 }),
 };
+
+/** Whether it has a bore that a rod goes through. */
+const isOnRod = ({ kind }: Fixture) => kind === 'bushing' || kind === 'cone bushing' || kind === 'spacer';
 
 export const fixtureKind: EquipmentKind<Fixture> = {
   title: 'Fixtures, spacers, what stands in the spindle',
@@ -108,6 +112,7 @@ export const fixtureKind: EquipmentKind<Fixture> = {
     name,
     { key: 'kind', label: 'Kind', kind: 'choice', choices: FIXTURE_KINDS },
     { key: 'diameter', label: 'Across', kind: 'length' },
+    { key: 'bore', label: 'Slides on', kind: 'optional length', when: isOnRod },
     { key: 'length', label: 'Along the axis', kind: 'length' },
     fits,
   ],

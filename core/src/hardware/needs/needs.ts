@@ -37,6 +37,8 @@ export interface KitPlace {
   /** what the hole is deeper than the longest thing that enters, mm */
   room: number;
   bits: readonly Bit[];
+  /** how far the workshop's mandrel for a thread goes into the wood, mm; 0 where there is none, or nobody knows */
+  mandrelIn?: (thread: string) => number;
   /** how it is to be fitted; its usual way when not said */
   way?: FittingWay;
 }
@@ -79,6 +81,21 @@ export const boring =
     entersDiameter,
     entersLength,
   });
+
+/**
+ * A hole in which the piece is turned on a mandrel must take the longer of the two: what stays in it, and
+ * the mandrel's thread while it is turned.
+ */
+export function forMandrelToo(needed: NeededHole, thread: string, { room, mandrelIn }: KitPlace): NeededHole {
+  const goesIn = mandrelIn?.(thread) ?? 0;
+  if (goesIn <= needed.entersLength) return needed;
+  const [{ diameter } = { diameter: dim(needed.entersDiameter) }] = needed.hole.steps;
+  return {
+    ...needed,
+    hole: { ...needed.hole, steps: [{ diameter, depth: dim(goesIn + room) }] },
+    enters: `${needed.enters}, and the longer mandrel while it is turned`,
+  };
+}
 
 /** How tightly a plain body sits: pressed, or with room for glue. */
 export const bodyFit = (way: FittingWay): 'press' | 'glue gap' => (way === 'pressed' ? 'press' : 'glue gap');

@@ -1,7 +1,7 @@
 import { holeForBody, holeForThread, type HoleRange } from '../fit.js';
 import type { KitOf } from '../kit.js';
 import type { NeededHole } from '../neededHole.js';
-import { tenon, type Fitting, type KitNeeds } from './needs.js';
+import { forMandrelToo, tenon, type Fitting, type KitNeeds } from './needs.js';
 
 export const ringNeeds = (kit: KitOf<'ring'>, { way, glue }: Fitting): KitNeeds => ({
   way,
@@ -48,7 +48,7 @@ export function screwEyeNeeds(kit: KitOf<'screw-eye'>, { way, bore, place }: Fit
 export function threadedInsertNeeds(kit: KitOf<'threaded-insert'>, { way, bore, place }: Fitting): KitNeeds {
   const range = holeForThread(kit.rootDiameter.mm, kit.outsideDiameter.mm, place.material);
   const body = bore('insert hole', range, kit.outsideDiameter.mm, kit.insertLength.mm, 'the insert');
-  return { way, mating: null, holes: [body], mandrelThread: kit.thread };
+  return { way, mating: null, holes: [forMandrelToo(body, kit.thread, place)], mandrelThread: kit.thread };
 }
 
 /** A recess for a knot is this much deeper than the knot is thick. */

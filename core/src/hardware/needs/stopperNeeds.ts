@@ -1,7 +1,7 @@
 import { holeForBody, holeForThread } from '../fit.js';
 import type { Kit, KitOf } from '../kit.js';
 import { threadOf } from '../thread.js';
-import { MATING_TOLERANCE, type Fitting, type KitNeeds, type MatingFace } from './needs.js';
+import { forMandrelToo, MATING_TOLERANCE, type Fitting, type KitNeeds, type MatingFace } from './needs.js';
 
 /** The base screws into an insert; without it the base's own stud goes in, by its thread or glued. */
 export function tappedInsertNeeds(kit: KitOf<'tapped-insert'>, { way, bore, place }: Fitting): KitNeeds {
@@ -10,10 +10,11 @@ export function tappedInsertNeeds(kit: KitOf<'tapped-insert'>, { way, bore, plac
   const deep = inWood(kit.insertLength.mm, kit);
   if (way === 'insert' || !stud) {
     const range = holeForBody(kit.insertDiameter.mm, 'glue gap');
+    const insert = bore('insert hole', range, kit.insertDiameter.mm, kit.insertLength.mm, 'the insert');
     return {
       way,
       mating,
-      holes: [bore('insert hole', range, kit.insertDiameter.mm, kit.insertLength.mm, 'the insert')],
+      holes: [forMandrelToo(insert, kit.thread, place)],
       glue: kit.glue,
       mandrelThread: kit.thread,
     };
@@ -22,10 +23,11 @@ export function tappedInsertNeeds(kit: KitOf<'tapped-insert'>, { way, bore, plac
     way === 'glued'
       ? holeForBody(stud.outside, 'glue gap')
       : holeForThread(stud.root, stud.outside, place.material);
+  const hole = bore('stud hole', range, stud.outside, deep, 'the stud');
   return {
     way,
     mating,
-    holes: [bore('stud hole', range, stud.outside, deep, 'the stud')],
+    holes: [way === 'glued' ? hole : forMandrelToo(hole, kit.thread, place)],
     ...(way === 'glued' ? { glue: kit.glue } : { mandrelThread: kit.thread }),
   };
 }
@@ -36,10 +38,11 @@ export function selfTappingNeeds(kit: KitOf<'self-tapping-stud'>, { way, bore, p
     way === 'glued'
       ? holeForBody(outsideDiameter.mm, 'glue gap')
       : holeForThread(rootDiameter.mm, outsideDiameter.mm, place.material);
+  const hole = bore('stud hole', range, outsideDiameter.mm, inWood(studLength.mm, kit), 'the stud');
   return {
     way,
     mating: flush(kit),
-    holes: [bore('stud hole', range, outsideDiameter.mm, inWood(studLength.mm, kit), 'the stud')],
+    holes: [way === 'glued' ? hole : forMandrelToo(hole, kit.thread, place)],
     ...(way === 'glued' ? { glue: 'epoxy' as const } : { mandrelThread: kit.thread }),
   };
 }

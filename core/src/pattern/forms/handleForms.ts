@@ -51,13 +51,14 @@ export const handleForms = [
     'handle',
     [
       { key: 'bore', label: 'Inside of the ferrule', usual: 20 },
+      { key: 'outside', label: 'Outside of the ferrule', usual: 24 },
       { key: 'ferrule', label: 'Length of the ferrule', usual: 18 },
       { key: 'grip', label: 'Thickest place of the grip', usual: 34 },
       { key: 'length', label: 'Total length', usual: 140 },
     ],
     (size) => {
       const rest = size('length').mm - size('ferrule').mm;
-      const neck = size('bore').mm * 1.2;
+      const neck = size('outside').mm;
       const rise = Math.max((size('grip').mm - neck) / 2, 0.5);
       return {
         start: size('bore'),
