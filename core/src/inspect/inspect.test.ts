@@ -123,6 +123,28 @@ describe('twins', () => {
     expect(twinsFindings(found)).toMatchObject([{ severity: 'warn', stage: 'twins', what: found.headline }]);
   });
 
+  it('are not when a bead sits elsewhere, whatever the diameters say', () => {
+    const place = station('place of the bead', 40, { x: 40, cutTo: 40, tolerance: 1, along: { across: 35 } });
+    const measuredAt = (at: (piece: number) => number) =>
+      inspectTwins(
+        [...stations, place],
+        [
+          ...readings((_, s) => s.finished),
+          ...pieces.map(({ piece }) => ({ piece, stationId: place.id, mm: at(piece) })),
+        ],
+        pieces,
+      );
+    expect(measuredAt(() => 40.9).state).toBe('twins');
+    const found = measuredAt((piece) => (piece === 3 ? 43 : 40));
+    expect(found.state).toBe('not twins');
+    expect(found.pieces[2]?.verdict).toBe('odd one out');
+    expect(found.sentences.join(' ')).toContain('Piece 3: a place along the axis is off');
+    expect(found.sentences.join(' ')).not.toContain('thin where');
+    expect(judge(43, place, 'finished').words).toContain('⟦3⟧ too far from the reference end');
+    // one that wanders is no fault of the tool
+    expect(measuredAt((piece) => 39.6 + 0.1 * piece).cause).toContain('the stick slips');
+  });
+
   it('names the gauge when one station drifts and the tool when all do', () => {
     const jitter = [0, 0.02, -0.01, 0.01, 0, -0.02, 0.02, 0];
     const one = inspectTwins(

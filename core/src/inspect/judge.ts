@@ -8,13 +8,15 @@ const SLACK = 1e-6;
 const LIGHT_PASS = 0.4;
 
 /**
- * Holds a measured diameter against its station: within ± tolerance it is good, above it is fat
+ * Holds a measured diameter, or a place along the axis, against its station: within ± tolerance it is good, above it is fat
  * (can be cut again), below it is thin (cannot be put back).
  * @param against the size to cut to before sanding, or the finished size
  */
 export function judge(mm: number, station: Station, against: 'cut' | 'finished'): Judgement {
   const wanted = against === 'cut' ? station.cutTo : station.finished;
   const deviation = mm - wanted;
+  if (station.along && Math.abs(deviation) > station.tolerance + SLACK)
+    return { verdict: 'off', deviation, words: offWords(deviation) };
   if (deviation > station.tolerance + SLACK)
     return { verdict: 'fat', deviation, words: fatWords(deviation, station) };
   if (deviation < -station.tolerance - SLACK)
@@ -25,6 +27,10 @@ export function judge(mm: number, station: Station, against: 'cut' | 'finished')
     words: Math.abs(deviation) < 0.05 ? 'Right on size.' : `Good: ${signed(deviation)}.`,
   };
 }
+
+/** What lies elsewhere along the axis is not mended by a cut: the eye finds it beside its twin. */
+const offWords = (deviation: number): string =>
+  `${len(Math.abs(deviation))} too ${deviation > 0 ? 'far from' : 'near'} the reference end: check the marks; accept it as the odd one out, or reject it.`;
 
 /** Where a tenth matters a deviation is said to the hundredth. */
 const amount = (mm: number, station: Station): string => (station.tolerance <= 0.2 ? fine(mm) : len(mm));

@@ -9,9 +9,12 @@ export interface Station {
   /** ± */
   tolerance: number;
   mating: boolean;
+  /** it is a distance along the axis from the reference end; what the wood is across there */
+  along?: { across: number };
 }
 
-type StationVerdict = 'good' | 'fat' | 'thin';
+/** Off is what lies elsewhere along the axis: neither can be cut again. */
+type StationVerdict = 'good' | 'fat' | 'thin' | 'off';
 
 /** A reading held against its station. */
 export interface Judgement {

@@ -1,4 +1,4 @@
-import { fine, type Finding } from '../measure/index.js';
+import { capitalised, fine, type Finding } from '../measure/index.js';
 import { judge, signed } from './judge.js';
 import type { Judgement, Station } from './station.js';
 import { trendOf, type Trend } from './trend.js';
@@ -113,7 +113,7 @@ function keptSize(station: Station, keeps: ReadonlyMap<string, number>): Station
   return mm === undefined ? station : { ...station, finished: mm, cutTo: mm };
 }
 
-/** Whatever the diameters say, a piece that failed a check or did not fit is not good. Thin where it mates is scrap; fat anywhere can be cut again; thin where it is only seen is odd. */
+/** Whatever the diameters say, a piece that failed a check or did not fit is not good. Thin where it mates is scrap; fat anywhere can be cut again; thin where it is only seen, or with a feature out of its place, is odd. */
 function pieceVerdict(
   judgements: InspectedPiece['judgements'],
   stations: number,
@@ -126,7 +126,7 @@ function pieceVerdict(
     );
   if (has('thin', true)) return 'scrap';
   if (failed || has('fat')) return 'rework';
-  if (has('thin')) return 'odd one out';
+  if (has('thin') || has('off')) return 'odd one out';
   if (judgements.length < stations) return null;
   return mended ? 'odd one out' : 'good';
 }
@@ -177,8 +177,8 @@ function headlineOf(state: TwinsVerdict['state'], kept: readonly InspectedPiece[
   }
 }
 
-const isFat = ({ verdict, judgements }: InspectedPiece): boolean =>
-  verdict === 'rework' && judgements.some((j) => j.judgement.verdict === 'fat');
+const has = ({ judgements }: InspectedPiece, verdict: Judgement['verdict']): boolean =>
+  judgements.some((j) => j.judgement.verdict === verdict);
 
 function pieceSentences(pieces: readonly InspectedPiece[]): string[] {
   const list = (verdict: PieceVerdict) =>
@@ -187,7 +187,7 @@ function pieceSentences(pieces: readonly InspectedPiece[]): string[] {
     numbers.length === 0 ? [] : [`Piece ${numbers.join(', ')}: ${words}`];
   return [
     ...say(
-      pieces.filter((p) => !p.rejected && isFat(p)).map((p) => p.piece),
+      pieces.filter((p) => p.verdict === 'rework' && has(p, 'fat')).map((p) => p.piece),
       'fat, can be cut again.',
     ),
     ...pieces
@@ -199,7 +199,13 @@ function pieceSentences(pieces: readonly InspectedPiece[]): string[] {
       'mended, and keeps a size of its own.',
     ),
     ...say(
-      list('odd one out').filter((n) => !pieces.some((p) => p.piece === n && p.mended)),
+      pieces.filter((p) => !p.rejected && has(p, 'off')).map((p) => p.piece),
+      'a place along the axis is off: beside the others it is seen. Accept it as the odd one out or make another.',
+    ),
+    ...say(
+      pieces
+        .filter((p) => p.verdict === 'odd one out' && !p.rejected && !p.mended && has(p, 'thin'))
+        .map((p) => p.piece),
       'thin where it is only seen; accept as the odd one out or make another.',
     ),
     ...say(
@@ -224,13 +230,15 @@ function spreadSentence({ station, count, mean, deviation, trend }: StationSprea
  * moves alone its own gauge does.
  */
 function causeOf(spreads: readonly StationSpread[]): string | null {
-  const drifting = spreads.filter((s) => s.trend.drifts);
+  const wandering = spreads.filter((s) => s.station.along && s.trend.drifts);
+  const diameters = spreads.filter((s) => !s.station.along);
+  const drifting = diameters.filter((s) => s.trend.drifts);
   const first = drifting[0];
-  if (!first) return null;
+  if (!first) return wanderCause(wandering);
   const growing = drifting.filter((s) => s.trend.slope > 0).length;
   const together =
     drifting.length > 1 &&
-    drifting.length * 2 > spreads.length &&
+    drifting.length * 2 > diameters.length &&
     (growing === 0 || growing === drifting.length);
   if (together)
     return growing > 0
@@ -240,6 +248,12 @@ function causeOf(spreads: readonly StationSpread[]): string | null {
   const how = first.trend.slope > 0 ? 'opens' : 'closes';
   return `Only ${where} drifts: the gauge or calliper used there ${how} a little each time. Check it against the first piece.`;
 }
+
+/** Places along the axis that wander come from where the marks were laid, not from the tool. */
+const wanderCause = (wandering: readonly StationSpread[]): string | null =>
+  wandering.length === 0
+    ? null
+    : `${capitalised(wandering.map((s) => s.station.label).join(' and '))} wanders from piece to piece: the stick slips, or its notch wears. Lay it against the same face each time and check it against the first piece.`;
 
 /** The verdict as findings of the twins stage: what keeps the pieces from being twins, and drift. */
 export function twinsFindings(verdict: TwinsVerdict): Finding[] {

@@ -4,6 +4,7 @@ import type { MatingFace } from '../hardware/index.js';
 import { kindOf, nameOf, peaksOf, radiusAt, type Bore, type Outline } from '../pattern/index.js';
 import type { Gauge } from '../workshop/index.js';
 import { sandingLeft } from './allowance.js';
+import { placesAlong, type PlaceAlong } from './along.js';
 import { toldApart } from './toldApart.js';
 
 /** A line on the story stick, measured from the reference end, mm. */
@@ -49,6 +50,8 @@ export interface GaugeChoice {
 export interface Layout {
   marks: Mark[];
   sizing: SizingCut[];
+  /** what is measured along the axis; plans made before positions counted have none */
+  along?: PlaceAlong[];
   figures: Figure[];
   /** the mark that all are measured from */
   datum?: { id: string; label: string; x: number };
@@ -119,7 +122,13 @@ export function layoutOf(outline: Outline, site: LayoutSite): Layout {
     };
   });
   const sizing = toldApart(cuts);
-  return { marks, sizing, datum, figures: sizing.map((cut) => sizingFigure(cut, material, sanding)) };
+  return {
+    marks,
+    sizing,
+    along: placesAlong(outline, marks),
+    datum,
+    figures: sizing.map((cut) => sizingFigure(cut, material, sanding)),
+  };
 }
 
 function marksOf(outline: Outline, bores: readonly Bore[]): Mark[] {

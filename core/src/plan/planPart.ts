@@ -181,8 +181,8 @@ function cautionsOf(draft: PartDraft, steps: Step[], clipped: boolean, { pattern
   });
 }
 
-const stationsOf = (layout: Layout): Station[] =>
-  layout.sizing.map(({ id, label, x, finished, cutTo, tolerance, mating }) => ({
+const stationsOf = ({ sizing, along = [] }: Layout): Station[] => [
+  ...sizing.map(({ id, label, x, finished, cutTo, tolerance, mating }) => ({
     id,
     label,
     x,
@@ -190,7 +190,18 @@ const stationsOf = (layout: Layout): Station[] =>
     cutTo,
     tolerance,
     mating,
-  }));
+  })),
+  ...along.map(({ id, label, x, across, tolerance }) => ({
+    id,
+    label,
+    x,
+    finished: x,
+    cutTo: x,
+    tolerance,
+    mating: false,
+    along: { across },
+  })),
+];
 
 function massFigure(part: PartDraft, volume: number): Figure {
   return {

@@ -85,7 +85,11 @@ describe('a handle with a ferrule', () => {
   it('meets the ferrule to a tenth, and the rest as seen', () => {
     const [tenon, ...seen] = planOf(handle()).parts[0].stations;
     expect(tenon).toMatchObject({ id: 'start', finished: 20, cutTo: 20, tolerance: 0.1, mating: true });
-    expect(seen.every((s) => s.tolerance === 0.5 && Math.abs(s.cutTo - s.finished - 0.2) < 1e-9)).toBe(true);
+    const across = seen.filter((s) => !s.along);
+    expect(across.every((s) => s.tolerance === 0.5 && Math.abs(s.cutTo - s.finished - 0.2) < 1e-9)).toBe(
+      true,
+    );
+    expect(seen.find((s) => s.id === 'along.length')).toMatchObject({ finished: 140, cutTo: 140 });
   });
 });
 

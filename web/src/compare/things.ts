@@ -76,6 +76,7 @@ function measuredPieces(batch: BatchDetail): Thing[] {
     const measured = progress.readings.filter((r) => r.piece === piece.piece);
     const readings = finishedReadings(measured, part.steps, part.stations);
     const points = part.stations
+      .filter((s) => !s.along)
       .flatMap((s) => {
         const read = readings.filter((r) => r.stationId === s.id).at(-1);
         return read ? [{ x: s.x, diameter: read.mm }] : [];

@@ -1,8 +1,8 @@
-import type { Layout, Blank, Cut, Step, TwinsVerdict } from '@compas/core';
+import type { Layout, Blank, Cut, Station, Step, TwinsVerdict } from '@compas/core';
 import { useId } from 'react';
 import { formatLength } from '@compas/core';
 import { useUnits } from '../ui/units.js';
-import { useFrame } from './frame.js';
+import { useFrame, type Frame } from './frame.js';
 
 /** Blank round the work: waste hatched, the blank's edge drawn. */
 export function BlankLayer({ blank }: { blank: Blank }) {
@@ -97,16 +97,11 @@ export function FinishLayer() {
 }
 
 /** Where the step at hand works. */
-export function StepLayer({
-  step,
-  stations,
-}: {
-  step: Step;
-  stations: readonly { id: string; x: number; finished: number }[];
-}) {
+export function StepLayer({ step, stations }: { step: Step; stations: readonly Station[] }) {
   const frame = useFrame();
   return stations
     .filter((s) => step.measures.includes(s.id))
+    .map(({ along, ...s }) => ({ ...s, finished: along?.across ?? s.finished }))
     .map((s) => (
       <g key={s.id}>
         <line
@@ -141,7 +136,7 @@ export function DeviationLayer({ verdict }: { verdict: TwinsVerdict }) {
   return (
     <g>
       {verdict.stations
-        .filter(({ count }) => count > 0)
+        .filter(({ count, station }) => count > 0 && !station.along)
         .map(({ station }) => (
           <rect
             key={station.id}
@@ -152,20 +147,52 @@ export function DeviationLayer({ verdict }: { verdict: TwinsVerdict }) {
             className="tolerance"
           />
         ))}
+      {verdict.stations
+        .filter(({ count }) => count > 0)
+        .map(({ station }) => station.along && <AlongBand key={station.id} station={station} />)}
       {verdict.pieces.flatMap((piece) =>
-        piece.judgements.map(({ station, judgement }) => (
-          <circle
-            key={`${piece.piece}/${station.id}`}
-            cx={middle(station.x) + ((piece.piece - 0.5) / verdict.pieces.length - 0.5) * 34}
-            cy={frame.up(station.finished / 2 + (judgement.deviation / 2) * ENLARGED)}
-            r={2.6}
-            className={`deviation ${judgement.verdict}`}
-          />
-        )),
+        piece.judgements.map(({ station, judgement }) =>
+          station.along ? (
+            <circle
+              key={`${piece.piece}/${station.id}`}
+              cx={frame.at(station.x + judgement.deviation * ENLARGED)}
+              cy={besideAxis(frame, piece.piece, verdict.pieces.length)}
+              r={2.6}
+              className={`deviation ${judgement.verdict}`}
+            />
+          ) : (
+            <circle
+              key={`${piece.piece}/${station.id}`}
+              cx={middle(station.x) + ((piece.piece - 0.5) / verdict.pieces.length - 0.5) * 34}
+              cy={frame.up(station.finished / 2 + (judgement.deviation / 2) * ENLARGED)}
+              r={2.6}
+              className={`deviation ${judgement.verdict}`}
+            />
+          ),
+        ),
       )}
     </g>
   );
 }
+
+/** Places along the axis are held against a band that stands across it. */
+function AlongBand({ station: { x, tolerance } }: { station: Station }) {
+  const frame = useFrame();
+  const wide = 2 * tolerance * ENLARGED * frame.scale;
+  return (
+    <rect
+      x={frame.at(x) - wide / 2}
+      width={wide}
+      y={frame.up(0) - BESIDE}
+      height={2 * BESIDE}
+      className="tolerance"
+    />
+  );
+}
+
+/** Pieces one below the other at the axis, where what is beside them is read along it. */
+const besideAxis = ({ up }: Frame, piece: number, of: number): number =>
+  up(0) + ((piece - 0.5) / of - 0.5) * 34;
 
 /** Half the width in which the readings of a station stand side by side, px. */
 const BESIDE = 20;

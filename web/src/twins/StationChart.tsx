@@ -3,8 +3,8 @@ import { useMemo } from 'react';
 import { Chart } from '../ui/Chart.js';
 import { useUnits } from '../ui/units.js';
 
-const SHAPE = { good: 'circle', fat: 'triangle', thin: 'rect' };
-const SHADE = { good: '#17695c', fat: '#8a6414', thin: '#a3211b' };
+const SHAPE = { good: 'circle', fat: 'triangle', thin: 'rect', off: 'diamond' };
+const SHADE = { good: '#17695c', fat: '#8a6414', thin: '#a3211b', off: '#a3211b' };
 
 /** One station's readings in the order of making, with the tolerance as a band. */
 export default function StationChart({

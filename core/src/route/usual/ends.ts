@@ -155,6 +155,8 @@ function measure(bench: Bench): void {
         when === 'after the tenon' && (end === 'reference' ? x < covers - 1e-6 : x > length - covers + 1e-6),
     );
   const open = work.layout.sizing.filter((s) => !hidden(s.x));
+  const along = (work.layout.along ?? []).filter((s) => !hidden(s.x));
+  const measures = [...open, ...along].map((s) => s.id);
   const on = work.outline.spans.flatMap((span) => {
     const skin = bench.amid(span);
     return skin && open.some((s) => s.x >= span.x0 - 1e-6 && s.x <= span.x1 + 1e-6) ? [skin] : [];
@@ -164,8 +166,11 @@ function measure(bench: Bench): void {
     subject: 'all',
     on,
     title: 'Measure',
-    words: ['Measure every station once, calliper square to the axis.'],
-    measures: open.map((s) => s.id),
-    minutes: each(MINUTES.measurePerStation * open.length),
+    words: [
+      'Measure every station once, calliper square to the axis.',
+      'Places along the axis: on the wood, from its reference end.',
+    ],
+    measures,
+    minutes: each(MINUTES.measurePerStation * measures.length),
   });
 }
