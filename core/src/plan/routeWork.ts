@@ -43,7 +43,7 @@ export function routeWork(
     green: inputs.order.green === true ? { dries: minutesToDry(inputs) } : null,
     shaft: mate && shaftIn(mate, draft, inputs, own),
     centring: centring?.words ?? [],
-    clip: draft.clipped === true ? { below: belowCorner(blank.octagon), leg: blank.octagon.clipLeg } : null,
+    clip: draft.clipped === true ? { below: belowCorner(blank.octagon) } : null,
     holes: draft.holes,
     drilling: draft.drilling,
     across: draft.crossDrilling ?? [],

@@ -30,9 +30,11 @@ export {
   stockVolume,
   studyKey,
   tenths,
+  isRound,
 } from './cutting/cutInput.js';
 export type { BoardCut } from './cutting/boardCut.js';
 export { type CutPlan, studyCutting, type StudyProgress } from './cutting/study.js';
+export { blankCosts } from './cutting/blankCosts.js';
 export { cutFindings, layoutProblems } from './cutting/cutFindings.js';
 export { sawListOf, type SawSetting } from './cutting/sawList.js';
 export { cutStockOf, rejectRate, withSpare } from './cutting/fromStock.js';

@@ -142,5 +142,6 @@ export function volumeOf(item: StockItem): number {
 /** Area of a section of width 1: a square, its octagon 2(√2 − 1), its round. */
 const SECTION = { square: 1, octagon: 2 * (Math.SQRT2 - 1), round: Math.PI / 4 };
 
-const frustum = (a: number, b: number, length: number): number =>
+/** Volume of a cone's frustum: diameters of its ends, its length. */
+export const frustum = (a: number, b: number, length: number): number =>
   (Math.PI / 12) * length * (a * a + a * b + b * b);

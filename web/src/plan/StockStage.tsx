@@ -50,8 +50,7 @@ export function StockStage({ plan, inputs, batchId }: StockStageProps) {
               </p>
               <p>
                 For an octagon lay it corner up in a V cradle and saw{' '}
-                <Length mm={belowCorner(blank.octagon)} /> below the corner:{' '}
-                <Length mm={blank.octagon.clipLeg} /> of each face goes, the flats are then{' '}
+                <Length mm={belowCorner(blank.octagon)} /> below the corner, on all four: the flats are then{' '}
                 <Length mm={blank.octagon.flat} /> wide.
               </p>
             </>

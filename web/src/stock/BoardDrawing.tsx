@@ -1,4 +1,4 @@
-import { type BoardCut, type CutStock, type Material } from '@compas/core';
+import { type BoardCut, type CutStock, isRound, type Material } from '@compas/core';
 import { useId } from 'react';
 import { TONES } from '../strip/tones.js';
 import { useWidth } from '../strip/useWidth.js';
@@ -16,6 +16,18 @@ interface BoardDrawingProps {
   alike: number;
 }
 
+/** A stock piece from above: a rectangle, of a tip the one that narrows to its thin end. */
+function outlineOf({ length, width, thinEnd = width }: CutStock, scale: number): string {
+  const inwards = (width - thinEnd) / 2;
+  const corners = [
+    [0, 0],
+    [length, inwards],
+    [length, width - inwards],
+    [0, width],
+  ];
+  return corners.map(([x = 0, y = 0]) => `${2 + x * scale},${2 + y * scale}`).join(' ');
+}
+
 /** One stock piece from above as it is cut: blanks with their letters, offcuts in outline, waste hatched. */
 export function BoardDrawing({ cut, stock, letters, materials, longest, alike }: BoardDrawingProps) {
   const { ref, width } = useWidth<HTMLElement>();
@@ -25,7 +37,8 @@ export function BoardDrawing({ cut, stock, letters, materials, longest, alike }:
   const height = stock.width * scale;
   const box = (r: { x: number; y: number; length: number; width: number }) => ({
     x: 2 + r.x * scale,
-    y: 2 + r.y * scale,
+    // what is round is cut round its middle
+    y: 2 + (isRound(stock) ? (stock.width - r.width) / 2 : r.y) * scale,
     width: Math.max(1, r.length * scale),
     height: Math.max(1, r.width * scale),
   });
@@ -62,14 +75,7 @@ export function BoardDrawing({ cut, stock, letters, materials, longest, alike }:
             <line x1={0} y1={0} x2={0} y2={7} stroke="#a89a82" strokeWidth={1.4} />
           </pattern>
         </defs>
-        <rect
-          x={2}
-          y={2}
-          width={stock.length * scale}
-          height={height}
-          fill={`url(#${hatch})`}
-          stroke="#5c5346"
-        />
+        <polygon points={outlineOf(stock, scale)} fill={`url(#${hatch})`} stroke="#5c5346" />
         {cut.offcuts.map((o, i) => (
           <g key={`o${i}`}>
             <rect

@@ -1,4 +1,5 @@
 import {
+  blankCosts,
   type BoardCut,
   capitalised,
   cutFigures,
@@ -74,7 +75,7 @@ export function CutResult({ input, plans, plan, onOrder, habits }: CutResultProp
           ))}
         </div>
       )}
-      <Keys input={input} plan={plan} letters={letters} />
+      <Keys input={input} plan={plan} letters={letters} currency={habits.currency} />
       {alikeCuts(plan.cuts).map(({ cut, alike }, i) => {
         const stock = input.stock.find((s) => s.id === cut.stockId);
         return (
@@ -129,7 +130,15 @@ function comparedWords(plan: CutPlan, worth: (cost: number) => string): string {
     : 'Cut one after another as they come would open as much.';
 }
 
-function Keys({ input, plan, letters }: { input: CutInput; plan: CutPlan; letters: Map<string, string> }) {
+interface KeysProps {
+  input: CutInput;
+  plan: CutPlan;
+  letters: Map<string, string>;
+  currency: string;
+}
+
+function Keys({ input, plan, letters, currency }: KeysProps) {
+  const costs = blankCosts(plan, input);
   return (
     <ul className="cut-keys">
       {input.demand.map((d) => {
@@ -141,6 +150,7 @@ function Keys({ input, plan, letters }: { input: CutInput; plan: CutPlan; letter
           <li key={d.id}>
             <b className="cut-letter">{letters.get(d.id)}</b> {made} ×{' '}
             <Sizes mm={[d.section, d.section, d.length]} /> for {d.label}
+            {costs.has(d.id) && `, ${moneyWords(Math.round(costs.get(d.id) ?? 0), currency)} each`}
           </li>
         );
       })}

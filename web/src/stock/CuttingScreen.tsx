@@ -1,4 +1,12 @@
-import { capitalised, cutFindings, type CutInput, type CutPlan, SAW_ORDERS, studyKey } from '@compas/core';
+import {
+  capitalised,
+  cutFindings,
+  type CutInput,
+  type CutPlan,
+  type CutStock,
+  SAW_ORDERS,
+  studyKey,
+} from '@compas/core';
 import { useQuery } from '@tanstack/react-query';
 import { Button, Checkbox } from 'antd';
 import { useMemo, useState } from 'react';
@@ -182,6 +190,9 @@ const cutAlready = ({ begun, shelved }: WantedBlanks): string =>
     .filter((words) => words !== '')
     .join(', ');
 
+const sizesOf = ({ form, thickness, width, thinEnd = width, length }: CutStock): number[] =>
+  form === 'rod' ? [width, length] : form === 'tip' ? [width, thinEnd, length] : [thickness, width, length];
+
 interface FromStockProps extends Pick<ReturnType<typeof cuttable>, 'dry' | 'wet'> {
   left: readonly string[];
   habits: ShopHabits;
@@ -200,8 +211,7 @@ function FromStock({ dry, wet, left, habits, onToggle }: FromStockProps) {
         {dry.map((s) => (
           <li key={s.id}>
             <Checkbox checked={!left.includes(s.id)} onChange={() => onToggle(s.id)}>
-              {s.pieces} × {s.label},{' '}
-              <Sizes mm={s.form === 'rod' ? [s.width, s.length] : [s.thickness, s.width, s.length]} />
+              {s.pieces} × {s.label}, <Sizes mm={sizesOf(s)} />
               {s.cost !== null && `, ${moneyWords(s.cost, habits.currency)} each`}
             </Checkbox>
           </li>

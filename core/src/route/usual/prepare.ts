@@ -72,9 +72,7 @@ function markCentres({ work, wood, writer }: Bench): void {
       below: work.clip.below,
       across: work.stock.across,
       title: 'Clip the corners',
-      words: [
-        `Corner up in a V cradle, ${len(work.clip.below)} off below it: ${len(work.clip.leg)} of each face goes with it.`,
-      ],
+      words: [`Corner up in a V cradle: the cut lies ${len(work.clip.below)} below the corner, on all four.`],
       minutes: each(MINUTES.clip),
     });
 }

@@ -70,8 +70,8 @@ export interface Work {
   shaft: ShaftIn | null;
   /** how its centres are found, in words */
   centring: readonly string[];
-  /** how far below its corners it is sawn before roughing, and what of each face goes, mm; null where they stay */
-  clip: { below: number; leg: number } | null;
+  /** how far below its corners it is sawn before roughing, mm; null where they stay */
+  clip: { below: number } | null;
   /** holes along the axis as they are drilled, those of the hardware among them */
   holes: readonly Hole[];
   /** how each is drilled, bit by bit, and each across */

@@ -170,6 +170,8 @@ function keep(
   layers: number,
   resawn: number,
 ): Offcut[] {
+  // what is left of a tip is its thin end: too little to be a rod, and booked as nothing
+  if (stock.form === 'tip') return [];
   const round = stock.form === 'rod';
   const width = round ? stock.width : place.width;
   const thickness = round ? stock.width : layers > 1 ? resawn : usable(stock, sawing).thickness;

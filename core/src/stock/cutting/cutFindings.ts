@@ -1,7 +1,7 @@
 import { len, type Finding } from '../../measure/index.js';
 import type { Sawing } from '../../workshop/index.js';
 import type { BoardCut, PlacedBlank } from './boardCut.js';
-import type { CutDemand, CutInput, CutStock } from './cutInput.js';
+import { isRound, reachOf, type CutDemand, type CutInput, type CutStock } from './cutInput.js';
 import { layersOf, usable } from './sheet.js';
 
 /** What makes a cutting plan impossible or doubtful before it is made. */
@@ -43,7 +43,7 @@ function demandFindings(demand: CutDemand, { stock, sawing }: CutInput): Finding
       'A board thinner than the blank leaves flats on the piece.',
       'Choose thicker stock, glue up, or make the piece more slender.',
     );
-  const wide = thick.filter((s) => usable(s, sawing).width >= demand.section || s.form === 'rod');
+  const wide = thick.filter((s) => usable(s, sawing).width >= demand.section || isRound(s));
   const long = wide.filter((s) => usable(s, sawing).length >= demand.length);
   if (long.length > 0) return [];
   const longest = nearest(thick, (s) => usable(s, sawing).length);
@@ -106,6 +106,8 @@ function offcutProblems(cut: BoardCut, stock: CutStock): string[] {
     : [`An offcut of ${stock.label} lies outside it or over a blank.`];
 }
 
+/** Lengths are laid out in whole tenths. */
+const TENTH = 0.1;
 /** Sums of tenths in floating point. */
 const SLACK = 1e-6;
 
@@ -130,11 +132,15 @@ function blankProblems(
     b.y >= edge - SLACK &&
     b.y + b.width <= edge + width + SLACK;
   if (!inside) problems.push(`A blank lies outside ${stock.label} at ${len(b.x)} along it.`);
-  const rod = stock.form === 'rod';
+  const rod = isRound(stock);
   if (b.length + SLACK < demand.length || (!rod && b.width + SLACK < demand.section))
     problems.push(`A blank of ${stock.label} is smaller than ${demand.label} needs.`);
   if (b.layers > layersOf(stock, demand.section, sawing))
     problems.push(`${stock.label} is not thick enough for ${b.layers} blanks above one another.`);
+  if (stock.thinEnd !== undefined && b.x + b.length > reachOf(stock, demand.section) + TENTH)
+    problems.push(
+      `${stock.label} is thinner than ${len(demand.section)} before the blank at ${len(b.x)} ends.`,
+    );
   for (const z of stock.zones)
     if (
       b.x < z.to - SLACK &&

@@ -1,5 +1,5 @@
 import type { Sawing } from '../../workshop/index.js';
-import type { Zone } from '../stockItem.js';
+import { frustum, type Zone } from '../stockItem.js';
 
 /** Blanks that are wanted: square of a section, of a length, so many. mm. */
 export interface CutDemand {
@@ -14,15 +14,17 @@ export interface CutDemand {
   batchId?: string;
 }
 
-/** Stock that may be opened: `pieces` alike. A square or rod is as thick as it is wide. mm. */
+/** Stock that may be opened: `pieces` alike. A square, rod or tip is as thick as it is wide. mm. */
 export interface CutStock {
   id: string;
   label: string;
-  form: 'board' | 'square' | 'rod' | 'blank';
+  form: 'board' | 'square' | 'rod' | 'tip' | 'blank';
   materialId: string;
   pieces: number;
   thickness: number;
   width: number;
+  /** of a tip: across its thin end */
+  thinEnd?: number;
   length: number;
   zones: Zone[];
   /** rough sawn: faces and edges are planed first */
@@ -49,8 +51,17 @@ export const tenths = (mm: number): number => Math.round(mm * 10);
 export const fitsInto = (room: number, size: number, kerf: number): number =>
   Math.max(0, Math.floor((room + kerf + 1e-9) / (size + kerf)));
 
+/** Rods and tips are only cut to length: a blank is as thick as they are. */
+export const isRound = ({ form }: CutStock): boolean => form === 'rod' || form === 'tip';
+
 export const stockVolume = (s: CutStock): number =>
-  s.form === 'rod' ? (Math.PI / 4) * s.width ** 2 * s.length : s.thickness * s.width * s.length;
+  isRound(s) ? frustum(s.width, s.thinEnd ?? s.width, s.length) : s.thickness * s.width * s.length;
+
+/** How far from its thick end stock is at least so thick, mm; all of it where it does not taper. */
+export function reachOf({ width, thinEnd = width, length }: CutStock, section: number): number {
+  if (section > width) return 0;
+  return section <= thinEnd ? length : (length * (width - section)) / (width - thinEnd);
+}
 
 export const blankVolume = (d: CutDemand): number => d.section ** 2 * d.length;
 

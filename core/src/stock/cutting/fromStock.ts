@@ -41,6 +41,16 @@ export function cutStockOf(item: StockItem, holding: Holding, sawing: Sawing): C
         ...sawn(item.materialId, item.offcut, item.diameter.mm, item.diameter.mm, item.length.mm),
         form: 'rod',
       };
+    case 'tip': {
+      const { thickEnd, thinEnd, length } = item;
+      const [thick, thin] = [Math.max(thickEnd.mm, thinEnd.mm), Math.min(thickEnd.mm, thinEnd.mm)];
+      return {
+        ...base,
+        ...sawn(item.materialId, item.offcut, thick, thick, length.mm),
+        form: 'tip',
+        thinEnd: thin,
+      };
+    }
     case 'blank':
       return item.form === 'square'
         ? {

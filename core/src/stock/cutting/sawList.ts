@@ -1,7 +1,7 @@
 import { len } from '../../measure/index.js';
 import { belowCorner, octagonOf } from '../blank.js';
 import type { BoardCut } from './boardCut.js';
-import type { CutInput, CutStock } from './cutInput.js';
+import { isRound, type CutInput, type CutStock } from './cutInput.js';
 import type { CutPlan } from './study.js';
 import { usable } from './sheet.js';
 
@@ -118,7 +118,12 @@ function crosscuts(boards: readonly CutBoard[]): SawSetting[] {
         : cut.strips.map((s) => s.length);
     for (const length of new Set(lengths)) {
       const pieces = lengths.filter((l) => l === length).length;
-      const note = stock.zones.length > 0 ? 'cut the marked wood out first' : '';
+      const note =
+        stock.form === 'tip'
+          ? 'from the thick end, square to where its own middle runs'
+          : stock.zones.length > 0
+            ? 'cut the marked wood out first'
+            : '';
       settingFor(
         settings,
         length,
@@ -150,10 +155,15 @@ function settingFor(
 }
 
 /** Centres and corners, by section. */
-function finishing(plan: CutPlan, { demand }: CutInput): SawSetting[] {
+function finishing(plan: CutPlan, { demand, stock }: CutInput): SawSetting[] {
+  const roundStock = new Set(stock.filter(isRound).map((s) => s.id));
   const made = new Map<string, number>();
+  const round: SawSetting['from'] = [];
   for (const cut of plan.cuts)
-    for (const b of cut.blanks) made.set(b.demandId, (made.get(b.demandId) ?? 0) + b.layers);
+    for (const b of cut.blanks)
+      if (roundStock.has(cut.stockId))
+        round.push({ label: demand.find((d) => d.id === b.demandId)?.label ?? '', pieces: 1, note: '' });
+      else made.set(b.demandId, (made.get(b.demandId) ?? 0) + b.layers);
   const cutOf = demand.filter((d) => made.has(d.id));
   const sections = [...new Set(cutOf.map((d) => d.section))].sort((a, b) => b - a);
   const from = (section: number, octagon: boolean) =>
@@ -175,8 +185,16 @@ function finishing(plan: CutPlan, { demand }: CutInput): SawSetting[] {
       work: 'clip',
       set: belowCorner(octagonOf(section)),
       title: 'Off below each corner, in a V cradle',
-      words: `${len(octagonOf(section).clipLeg)} of each face goes; the flats are then ${len(octagonOf(section).flat)} wide.`,
+      words: `So deep below the corner, all four the same; the flats are then ${len(octagonOf(section).flat)} wide.`,
       from: from(section, true),
     }));
-  return [...marks, ...clips];
+  const centred: SawSetting = {
+    id: 'mark.round',
+    work: 'mark',
+    set: null,
+    title: 'Centre finder',
+    words: 'Two lines on each end, a quarter turn apart: the centre lies where they cross.',
+    from: round,
+  };
+  return [...marks, ...(round.length > 0 ? [centred] : []), ...clips];
 }

@@ -1,5 +1,13 @@
 import type { Sawing } from '../../workshop/index.js';
-import { fitsInto, tenths, type CutDemand, type CutStock, type SawOrder } from './cutInput.js';
+import {
+  fitsInto,
+  isRound,
+  reachOf,
+  tenths,
+  type CutDemand,
+  type CutStock,
+  type SawOrder,
+} from './cutInput.js';
 
 /** A stretch, in tenths. */
 export interface Stretch {
@@ -36,8 +44,10 @@ export interface Sheet {
   kerfSecondary: number;
   classes: StripClass[];
   blocks: { primary: Stretch; secondary: Stretch }[];
-  /** a rod: its one strip is the rod itself */
+  /** a rod or a tip: its one strip is itself */
   oneStrip: boolean;
+  /** of a tip: where a strip of a size must end at the latest, tenths along its secondary */
+  ends?: (size: number) => number;
   /** where a strip can begin, ascending, tenths */
   places: number[];
   /** of each class and place, the index of the first place after a strip of it */
@@ -58,7 +68,7 @@ export function usable(stock: CutStock, sawing: Sawing) {
 
 /** Blanks above one another in the thickness of a stock piece. */
 export const layersOf = (stock: CutStock, section: number, sawing: Sawing): number =>
-  stock.form === 'rod'
+  isRound(stock)
     ? Number(stock.width >= section)
     : fitsInto(usable(stock, sawing).thickness, section, sawing.ripKerf);
 
@@ -86,7 +96,8 @@ export function sheetOf(
     kerfSecondary: tenths(ripFirst ? sawing.crossKerf : sawing.ripKerf),
     classes: classesOf(stock, demand, sawing, ripFirst),
     blocks,
-    oneStrip: stock.form === 'rod',
+    oneStrip: isRound(stock),
+    ...(stock.thinEnd === undefined ? {} : { ends: endsOf(stock, end, ripFirst) }),
   };
   const places = placesOf(sheet);
   const after = sheet.classes.map((c) =>
@@ -94,6 +105,12 @@ export function sheetOf(
   );
   return { ...sheet, places, after };
 }
+
+/** A tip is thick enough for a strip as far as it reaches from its thick end; a panel is one blank of it. */
+const endsOf =
+  (stock: CutStock, end: number, ripFirst: boolean) =>
+  (size: number): number =>
+    ripFirst ? tenths(reachOf(stock, size / 10) - end) : Infinity;
 
 /** Index of the first place at or after a position. */
 function firstFrom(places: readonly number[], position: number): number {
@@ -118,7 +135,7 @@ function classesOf(
   demand.forEach((d, i) => {
     const layers = layersOf(stock, d.section, sawing);
     if (d.materialId !== stock.materialId || d.count === 0 || layers === 0) return;
-    if (d.section > width || d.length > length) return;
+    if (d.section > width || d.length > Math.min(length, reachOf(stock, d.section) - stock.endTrim)) return;
     const size = tenths(ripFirst ? d.section : d.length);
     const strip = classes.get(size) ?? { size, entries: [] };
     strip.entries.push({ demand: i, size: tenths(ripFirst ? d.length : d.section), layers });
@@ -140,7 +157,8 @@ export function freeOf(sheet: Sheet, at: number, size: number): Stretch[] {
     if (block.from > from) free.push({ from, to: Math.min(block.from, sheet.secondary) });
     from = Math.max(from, block.to);
   }
-  if (from < sheet.secondary) free.push({ from, to: sheet.secondary });
+  const to = Math.min(sheet.secondary, sheet.ends?.(size) ?? Infinity);
+  if (from < to) free.push({ from, to });
   return free;
 }
 

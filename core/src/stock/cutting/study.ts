@@ -136,7 +136,7 @@ function studyPart(
     proven: false,
   };
   const figures = figuresOf(chosen.columns, need, input, order, costs);
-  const bound = costBound(relaxed.bound);
+  const bound = costBound(relaxed.bound, costs);
   const short = figures.missing.length > 0;
   return {
     ...figures,
@@ -146,8 +146,14 @@ function studyPart(
   };
 }
 
-/** A bound on the counted cost as one on whole minor units. */
-const costBound = (bound: number): number => Math.max(0, Math.ceil(bound - TIE - 1e-6));
+/** A bound on the counted cost as one that whole pieces can cost: where all cost the same, so many whole pieces. */
+function costBound(bound: number, costs: readonly number[]): number {
+  const step = Math.max(1, costs.reduce(commonDivisor, 0));
+  return Math.max(0, step * Math.ceil((bound - TIE - 1e-6) / step));
+}
+
+/** The largest number that divides both (Euclid); of nothing and a number that number. */
+const commonDivisor = (a: number, b: number): number => (b === 0 ? a : commonDivisor(b, a % b));
 
 function needOf(input: CutInput, order: SawOrder, costs: readonly number[]): Need {
   const total = input.stock.reduce((sum, s) => sum + stockVolume(s) * s.pieces, 0);

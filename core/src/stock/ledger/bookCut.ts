@@ -1,5 +1,6 @@
 import { dim } from '../../measure/index.js';
 import type { BoardCut, Offcut } from '../cutting/boardCut.js';
+import { costWeights } from '../cutting/blankCosts.js';
 import type { CutDemand } from '../cutting/cutInput.js';
 import type { NewStockItem, WoodStock } from '../stockItem.js';
 import { shareCost } from './ledger.js';
@@ -23,16 +24,16 @@ export function bookCut(
   demand: readonly CutDemand[],
   offcutsCarryCost: boolean,
 ): Received[] {
-  const blanks = demand.flatMap((d) => {
-    const count = cut.blanks.filter((b) => b.demandId === d.id).reduce((sum, b) => sum + b.layers, 0);
-    return count > 0
-      ? [{ item: blankOf(d, parent), amount: count, weight: count * d.section ** 2 * d.length }]
-      : [];
-  });
-  const offcuts = cut.offcuts.map((o) => ({
+  const weights = costWeights(cut, demand, offcutsCarryCost);
+  const blanks = weights.blanks.map(({ demand: d, count, weight }) => ({
+    item: blankOf(d, parent),
+    amount: count,
+    weight,
+  }));
+  const offcuts = cut.offcuts.map((o, i) => ({
     item: offcutOf(o, parent),
     amount: o.pieces,
-    weight: offcutsCarryCost ? o.length * o.width * o.thickness * o.pieces : 0,
+    weight: weights.offcuts[i] ?? 0,
   }));
   const all = [...blanks, ...offcuts];
   const shares = shareCost(
@@ -54,7 +55,8 @@ const inherited = ({ materialId, moisture, origin, place }: WoodStock) => ({
 const blankOf = (d: CutDemand, parent: WoodStock): NewStockItem => ({
   ...inherited(parent),
   kind: 'blank',
-  form: d.octagon ? 'octagon' : 'square',
+  // what is cut off a rod or a tip stays round
+  form: parent.kind === 'rod' || parent.kind === 'tip' ? 'round' : d.octagon ? 'octagon' : 'square',
   label: `${d.label}, from ${parent.label}`,
   size: dim(d.section),
   length: dim(d.length),
