@@ -272,7 +272,16 @@ describe('a log', () => {
       felled: '2026-02-14',
     };
     const { item } = await receive(log);
-    const split = { sectors: 6, diameter: 60, length: 300, pithClearance: 10, heartOnly: false, billets: 17 };
+    const split = {
+      sectors: 6,
+      form: 'round',
+      hewing: 0,
+      diameter: 60,
+      length: 300,
+      pithClearance: 10,
+      heartOnly: false,
+      billets: 17,
+    };
     const absurd = await owner
       .post(`/api/stock/${item.id}/split`)
       .send({ ...split, billets: 400 })

@@ -1,5 +1,4 @@
 import type { Outline } from '../pattern/index.js';
-import type { Mark } from './marks.js';
 
 /** A place whose distance from the reference end is measured on every piece. mm */
 export interface PlaceAlong {
@@ -15,6 +14,16 @@ export interface PlaceAlong {
 /** Lengths are kept to half a millimetre; the top of a curve is not seen more closely than a whole one. */
 const EDGE_TOLERANCE = 0.5;
 const CURVE_TOLERANCE = 1;
+/** What of a mark on the stick tells a place. */
+interface Told {
+  id: string;
+  x: number;
+  label: string;
+  before: number;
+  after: number;
+  does?: string;
+}
+
 /** Beside the length so many places are measured: those that the eye compares first. */
 const MOST_TOLD = 2;
 /** A step in diameter smaller than this is not seen from the side, mm. */
@@ -26,7 +35,7 @@ const STEEP = 4;
  * Places along the axis in which pieces of a set must agree: the length, and the shoulders, grooves, crowns
  * and bottoms that stand out most. Twins by diameter alone can have their beads side by side.
  */
-export function placesAlong(outline: Outline, marks: readonly Mark[]): PlaceAlong[] {
+export function placesAlong(outline: Outline, marks: readonly Told[]): PlaceAlong[] {
   const told = marks
     .map((mark) => ({ mark, stands: standsOut(mark, outline) }))
     .filter(({ stands }) => stands >= LEAST_STEP)
@@ -51,7 +60,7 @@ export function placesAlong(outline: Outline, marks: readonly Mark[]): PlaceAlon
 }
 
 /** By how much the diameter changes at a mark as the eye sees it, mm; 0 where it is no place of its own. */
-function standsOut({ x, before, after, does }: Mark, { spans }: Outline): number {
+function standsOut({ x, before, after, does }: Told, { spans }: Outline): number {
   if (does === 'shoulder') return Math.abs(after - before);
   if (does !== 'groove' && does !== 'size') return 0;
   const own = spans.find((s) => x > s.x0 + 1e-6 && x < s.x1 - 1e-6);

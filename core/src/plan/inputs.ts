@@ -21,6 +21,13 @@ export interface DryingWood {
   /** % by its curve; null when there is none yet */
   moisture: number | null;
   target: number;
+  /** it is meant to be finished while it is wet; plans of before do not say it */
+  forGreen?: boolean;
+  /** first day on which it is as dry as its target, however it is dealt with; null when nobody can tell */
+  dryOn?: string | null;
+  /** how many pieces there are, and what one is across and long, mm, as it lies there */
+  pieces?: number;
+  size?: { across: number; length: number };
 }
 
 /** What is chosen for a part: what it is made of, how it is held and drilled, how its surface is left. */

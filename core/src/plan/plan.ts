@@ -97,7 +97,7 @@ export function plan(
         ...planned.flatMap((p) => p.findings),
         ...(whole?.findings ?? []),
         ...partJoinFindings(pattern),
-        ...planned.flatMap((p, i) => woodFindings(p.order, woods[i] ?? null)),
+        ...planned.flatMap((p, i) => woodFindings(p.order, woods[i] ?? null, p.plan)),
         ...dueFindings(order, chosen, workshop),
       ]),
       pastStops(pattern, order),

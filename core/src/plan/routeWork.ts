@@ -71,9 +71,11 @@ const USUAL_PARTING = 3;
 
 /** From the beginning until the bundle's curve says that it is dry; a turned piece is not slower. Null where it has none. */
 function minutesToDry({ order, stock }: PlanInputs): number | null {
-  const readyOn = stock.drying?.find((w) => w.id === order.woodId)?.readyOn ?? null;
-  if (readyOn === null) return null;
-  return Math.max(0, wallMinutes(`${readyOn}T00:00`) - wallMinutes(order.start));
+  const wood = stock.drying?.find((w) => w.id === order.woodId);
+  // the day on which it may be turned green is not the day on which it is dry
+  const dryOn = (wood?.dryOn === undefined ? wood?.readyOn : wood.dryOn) ?? null;
+  if (dryOn === null) return null;
+  return Math.max(0, wallMinutes(`${dryOn}T00:00`) - wallMinutes(order.start));
 }
 
 /** A piece that lies across sweeps as far as its farther end: it goes slower than about its own axis. */

@@ -10,6 +10,7 @@ export {
   type ConsumableUnit,
   type Log,
   type NewStockItem,
+  pieceSizeOf,
   type Rod,
   STOCK_KINDS,
   type StockItem,
@@ -57,6 +58,8 @@ export type { Point } from './log/section.js';
 export {
   type BilletWish,
   type Bolt,
+  BILLET_FORMS,
+  type BilletForm,
   logFindings,
   type LogPlan,
   logPlan,

@@ -139,6 +139,24 @@ export function volumeOf(item: StockItem): number {
   }
 }
 
+/** What one piece is across at its narrowest and long, mm; null of what has no one size. */
+export function pieceSizeOf(item: NewStockItem): { across: number; length: number } | null {
+  switch (item.kind) {
+    case 'board':
+      return { across: Math.min(item.thickness.mm, item.width.mm), length: item.length.mm };
+    case 'square':
+      return { across: item.side.mm, length: item.length.mm };
+    case 'rod':
+      return { across: item.diameter.mm, length: item.length.mm };
+    case 'blank':
+      return { across: item.size.mm, length: item.length.mm };
+    case 'tip':
+    case 'log':
+    case 'consumable':
+      return null;
+  }
+}
+
 /** Area of a section of width 1: a square, its octagon 2(√2 − 1), its round. */
 const SECTION = { square: 1, octagon: 2 * (Math.SQRT2 - 1), round: Math.PI / 4 };
 

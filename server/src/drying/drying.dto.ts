@@ -42,8 +42,15 @@ export class ChangeBundleDto extends NewBundleDto {
 
 export const bundleOf = (dto: NewBundleDto): DryingBundle => dto.bundle;
 
+class PieceSizeView {
+  @ApiProperty() across: number;
+  @ApiProperty() length: number;
+}
+
 export class BundleView {
   @ApiProperty() id: string;
   @ApiProperty() version: number;
   @CoreType('DryingBundle') bundle: DryingBundle;
+  /** of one of its pieces, mm; null where its shelf item has none */
+  @ApiProperty({ type: PieceSizeView, nullable: true }) size: PieceSizeView | null;
 }

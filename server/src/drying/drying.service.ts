@@ -5,18 +5,22 @@ import {
   dayAfter,
   dryingWood,
   forecastOf,
+  pieceSizeOf,
   weighingProblems,
   type DryingBundle,
   type DryingWood,
 } from '@compas/core';
 import ical from 'ical-generator';
-import { IsNull } from 'typeorm';
+import { In, IsNull } from 'typeorm';
 import { SharedRows } from '../database/sharedRow.js';
 import { WorkshopTransaction } from '../database/workshopTransaction.js';
 import { Problem } from '../edge/problem.js';
 import { WorkshopService } from '../workshop/workshop.service.js';
 import { DryingBundleEntity } from './bundle.entity.js';
+import { StockItemEntity } from '../stock/stock.entity.js';
 import type { BundleView } from './drying.dto.js';
+
+type PieceSize = NonNullable<BundleView['size']>;
 
 /** Days between two weighings of a bundle. */
 const WEIGH_EVERY = 7;
@@ -35,13 +39,19 @@ export class DryingService {
       where: { takenOffAt: IsNull() },
       order: { createdAt: 'ASC' },
     });
-    return found.map(({ id, version, body }) => ({ id, version, bundle: body }));
+    const sizes = await this.sizesOf(found.flatMap(({ body }) => body.itemId ?? []));
+    return found.map(({ id, version, body }) => ({
+      id,
+      version,
+      bundle: body,
+      size: sizes.get(body.itemId ?? '') ?? null,
+    }));
   }
 
   /** The shelf as a plan needs to know it. */
   async woods(): Promise<DryingWood[]> {
     const air = airOf((await this.workshop.show()).body);
-    return (await this.list()).map(({ id, bundle }) => dryingWood(id, bundle, air));
+    return (await this.list()).map((lies) => dryingWood(lies, air));
   }
 
   async create(bundle: DryingBundle): Promise<BundleView> {
@@ -55,7 +65,7 @@ export class DryingService {
       takenOffAt: null,
       ...this.rows.first(),
     });
-    return { id, version: 1, bundle };
+    return { id, version: 1, bundle, size: await this.sizeOf(bundle) };
   }
 
   async change(id: string, bundle: DryingBundle, basedOn: number): Promise<BundleView> {
@@ -69,7 +79,7 @@ export class DryingService {
     const { workshopId } = this.transaction.acting;
     const stamp = this.rows.next(before);
     await this.transaction.manager.update(DryingBundleEntity, { workshopId, id }, { body: bundle, ...stamp });
-    return { id, version: stamp.version, bundle };
+    return { id, version: stamp.version, bundle, size: await this.sizeOf(bundle) };
   }
 
   async takeOff(id: string): Promise<void> {
@@ -89,7 +99,8 @@ export class DryingService {
       name: `Drying shelf, ${name}`,
       prodId: { company: 'compas', product: 'drying-shelf' },
     });
-    for (const { id, bundle } of await this.list()) {
+    for (const lies of await this.list()) {
+      const { id, bundle } = lies;
       const last = bundle.weighings[bundle.weighings.length - 1];
       if (!last) continue;
       const add = (what: string, day: string, summary: string, description: string) =>
@@ -107,7 +118,7 @@ export class DryingService {
         `Weigh: ${bundle.label}`,
         `Last weight ${last.grams} g on ${last.day}.`,
       );
-      const wood = dryingWood(id, bundle, airOf(body));
+      const wood = dryingWood(lies, airOf(body));
       if (wood.readyOn === null) continue;
       const read = forecastOf(bundle, airOf(body));
       const range = read.ok && read.forecast.ready ? rangeWords(bundle, read.forecast.ready) : '';
@@ -119,6 +130,22 @@ export class DryingService {
       );
     }
     return calendar.toString();
+  }
+
+  /** What one piece of shelf items is across and long, mm; of boards and consumables nobody can say it so. */
+  private async sizesOf(itemIds: readonly string[]): Promise<Map<string, PieceSize>> {
+    if (itemIds.length === 0) return new Map();
+    const items = await this.transaction.manager.findBy(StockItemEntity, { id: In([...new Set(itemIds)]) });
+    return new Map(
+      items.flatMap(({ id, body }) => {
+        const size = pieceSizeOf(body);
+        return size ? [[id, size]] : [];
+      }),
+    );
+  }
+
+  private async sizeOf({ itemId }: DryingBundle): Promise<PieceSize | null> {
+    return itemId === null ? null : ((await this.sizesOf([itemId])).get(itemId) ?? null);
   }
 
   private async onShelf(id: string): Promise<DryingBundleEntity> {

@@ -1,4 +1,6 @@
 import {
+  BILLET_FORMS,
+  type BilletForm,
   BLANK_FORMS,
   type BlankForm,
   CONSUMABLE_KINDS,
@@ -149,6 +151,8 @@ export class MoveDto {
 /** What is wanted of a log that is split, and what came out of it. */
 export class SplitDto {
   @NumberField({ min: 2, max: 12, whole: true }) sectors: number;
+  @ChoiceField(BILLET_FORMS) form: BilletForm;
+  @NumberField({ min: 0, max: 100 }) hewing: number;
   @NumberField({ min: 5, max: 1000 }) diameter: number;
   @NumberField({ min: 10, max: 5000 }) length: number;
   @NumberField({ min: 0, max: 500 }) pithClearance: number;

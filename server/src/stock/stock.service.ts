@@ -151,7 +151,7 @@ export class StockService {
     const { materialId, moisture, origin, place } = log;
     const made = await this.create({
       kind: 'blank',
-      form: 'round',
+      form: dto.form,
       label: `Billet ${Math.round(dto.diameter)}, from ${log.label}`,
       size: dim(dto.diameter),
       length: dim(dto.length),

@@ -70,10 +70,7 @@ function Drafting({ pattern, held, kits, bundles, edited }: DraftingProps) {
     [wanted, pattern.body, workshop, opened],
   );
   useKeptChoices(search);
-  const woods = useMemo(
-    () => bundles.map(({ id, bundle }) => dryingWood(id, bundle, airOf(workshop))),
-    [bundles, workshop],
-  );
+  const woods = useMemo(() => bundles.map((lies) => dryingWood(lies, airOf(workshop))), [bundles, workshop]);
   const inputs = useMemo<PlanInputs>(
     () => ({
       pattern: pattern.body,

@@ -44,7 +44,7 @@ export function Replan({ batch, order, onDone }: ReplanProps) {
   useEffect(() => {
     if (!workshop.data || !kits.data || !bundles.data) return;
     const air = airOf(workshop.data.body);
-    const drying = bundles.data.map(({ id, bundle }) => dryingWood(id, bundle, air));
+    const drying = bundles.data.map((lies) => dryingWood(lies, air));
     const now = { ...inputs, order, workshop: workshop.data.body, stock: { kits: kits.data, drying } };
     void planning()
       .plan(now)

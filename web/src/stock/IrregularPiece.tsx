@@ -4,6 +4,7 @@ import { useMemo, useState } from 'react';
 import { Length } from '../ui/Length.js';
 import { solving } from '../workers/solving.js';
 import { CylinderDrawing } from './CylinderDrawing.js';
+import { OddRound } from './OddRound.js';
 import { ReachTable, ROUND, type Station } from './ReachTable.js';
 
 /** An antler tip as it comes: bent a little, thick at one end. */
@@ -101,6 +102,11 @@ function FoundRound({ cylinder, stations }: FoundRoundProps) {
             Move the drive centre {moved(cylinder.drive)} and the tail centre {moved(cylinder.tail)}.
           </p>
           <CylinderDrawing stations={stations} cylinder={cylinder} />
+          <OddRound
+            diameter={cylinder.diameter}
+            length={(stations.at(-1)?.x ?? 0) - (stations[0]?.x ?? 0)}
+            form="irregular"
+          />
         </>
       )}
     </>

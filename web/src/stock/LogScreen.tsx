@@ -4,6 +4,8 @@ import {
   materialById,
   ovalOf,
   provenanceOf,
+  BILLET_FORMS,
+  type BilletForm,
   type BilletWish,
   type Dimension,
   type Log,
@@ -70,6 +72,8 @@ function Splitting({ held, log, habits }: SplittingProps) {
   const [finished, setFinished] = useState<Dimension>(dim(45));
   const [length, setLength] = useState<Dimension>(dim(320));
   const [clearance, setClearance] = useState<Dimension>(dim(12));
+  const [hewing, setHewing] = useState<Dimension>(dim(3));
+  const [form, setForm] = useState<BilletForm>('round');
   const [heartOnly, setHeartOnly] = useState(false);
   const [moisture, setMoisture] = useState(log.moisture ?? 60);
   const [target, setTarget] = useState(11);
@@ -78,12 +82,14 @@ function Splitting({ held, log, habits }: SplittingProps) {
   const green = material ? greenDiameter(finished.mm, material, moisture, target) : null;
   const wish = useMemo<BilletWish>(
     () => ({
+      form,
       diameter: Math.ceil(green ?? finished.mm),
+      hewing: hewing.mm,
       length: length.mm,
       pithClearance: clearance.mm,
       heartOnly,
     }),
-    [green, finished, length, clearance, heartOnly],
+    [form, green, finished, hewing, length, clearance, heartOnly],
   );
   const { split, busy } = useLogPlan(log, wish, habits.sawing);
   const { ways, bolts, findings } = split?.plan ?? NOT_YET;
@@ -92,6 +98,16 @@ function Splitting({ held, log, habits }: SplittingProps) {
   return (
     <>
       <div className="band" role="group" aria-label="What is wanted of it">
+        <label>
+          Billets
+          <Select
+            aria-label="Billets"
+            value={form}
+            onChange={setForm}
+            options={BILLET_FORMS.map((f) => ({ value: f, label: f }))}
+            className="w-date"
+          />
+        </label>
         <LengthInput
           label="Across when dry, before turning"
           showLabel
@@ -99,6 +115,7 @@ function Splitting({ held, log, habits }: SplittingProps) {
           onChange={setFinished}
         />
         <LengthInput label="Length of a billet" showLabel value={length} onChange={setLength} />
+        <LengthInput label="Left round each for hewing" showLabel value={hewing} onChange={setHewing} />
         <LengthInput label="Keep from the pith" showLabel value={clearance} onChange={setClearance} />
         <label>
           Moisture now, %
@@ -197,7 +214,8 @@ function GreenSize({ material, finished, wish, known, from, to }: GreenSizeProps
   const oval = ovalOf(wish.diameter, material, from, to);
   return (
     <p>
-      Billets <Length mm={wish.diameter} /> across now: dried from {from} to {to} % they become an oval of{' '}
+      Billets <Length mm={wish.diameter} /> across now: dried from {from} to {to} % they become{' '}
+      {wish.form === 'round' && 'an oval of '}
       {oval && <Say text={`⟦${oval.largest}⟧ by ⟦${oval.smallest}⟧`} />}, and <Length mm={finished} /> is
       still in it ({provenanceOf(material, 'shrinkTangential')?.certainty} shrinkage of{' '}
       {material.name.toLowerCase()}).

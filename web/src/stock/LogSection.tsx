@@ -8,6 +8,7 @@ interface LogSectionProps {
 }
 
 const SIZE = 400;
+const BILLET = { fill: '#17695c', fillOpacity: 0.28, stroke: '#17695c', strokeWidth: 2 };
 
 /** The thin end of the last length: bark, sapwood, pith, splits and billets, to scale. */
 export function LogSection({ log, bolt, wish, way }: LogSectionProps) {
@@ -53,16 +54,18 @@ export function LogSection({ log, bolt, wish, way }: LogSectionProps) {
       {way.billets.flatMap((sector, s) =>
         sector.map((billet, i) => {
           const c = at(billet);
-          return (
-            <circle
+          const half = (wish.diameter / 2) * scale;
+          return billet.turned === undefined ? (
+            <circle key={`${s}.${i}`} cx={c.x} cy={c.y} r={half} {...BILLET} />
+          ) : (
+            <rect
               key={`${s}.${i}`}
-              cx={c.x}
-              cy={c.y}
-              r={(wish.diameter / 2) * scale}
-              fill="#17695c"
-              fillOpacity={0.28}
-              stroke="#17695c"
-              strokeWidth={2}
+              x={c.x - half}
+              y={c.y - half}
+              width={2 * half}
+              height={2 * half}
+              transform={`rotate(${-billet.turned} ${c.x} ${c.y})`}
+              {...BILLET}
             />
           );
         }),

@@ -2,6 +2,7 @@ import { dim, ovalFrom, type AcrossReading, type Dimension } from '@compas/core'
 import { useState } from 'react';
 import { Length } from '../ui/Length.js';
 import { LengthInput } from '../ui/LengthInput.js';
+import { OddRound } from './OddRound.js';
 
 const ANGLES = [0, 45, 90, 135];
 
@@ -34,6 +35,7 @@ export function OvalPiece() {
             {oval.angle.toFixed(0)}°. The readings lie within <Length mm={oval.off} /> of it. Centre: half of
             the width along the long side and half of the width across it.
           </p>
+          <OddRound diameter={oval.smallest} length={null} form="oval" />
         </>
       ) : (
         <p role="alert" className="why">

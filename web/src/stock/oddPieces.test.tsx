@@ -1,5 +1,7 @@
 import { fireEvent, screen, within } from '@testing-library/react';
-import { shownInApp } from '../../test/inApp.js';
+import { STARTING_FORMS } from '@compas/core';
+import { exampleWorkshop } from '../../../core/src/plan/exampleShop.js';
+import { answering, shownInApp } from '../../test/inApp.js';
 import { IrregularPiece } from './IrregularPiece.js';
 import { OvalPiece } from './OvalPiece.js';
 
@@ -48,5 +50,38 @@ describe('an irregular piece', () => {
       fireEvent.click(screen.getByRole('button', { name: `Take away place ${place}` }));
     expect(rows()).toBe(2);
     expect(screen.queryByRole('button', { name: /Take away place/ })).toBeNull();
+  });
+});
+
+describe('what becomes of an odd piece', () => {
+  const form = (id: string) => STARTING_FORMS.find((f) => f.id === id) ?? STARTING_FORMS[0];
+  const patterns = [
+    { id: 'p1', name: 'Acorn pull', version: 1, body: form('light-pull').body({}, 'maple') },
+    { id: 'p2', name: 'Long pin', version: 1, body: form('tapered-pin').body({}, 'maple') },
+  ];
+
+  it('goes on the shelf by the round in it, never thicker, and is planned with what it is', async () => {
+    const asked = answering({
+      'GET /api/workshop': () => ({ body: { name: 'Ours', version: 1, body: exampleWorkshop() } }),
+      'GET /api/patterns': () => ({ body: { patterns, next: null } }),
+      'POST /api/stock': () => ({ status: 201, body: [] }),
+    });
+    const { user } = shownInApp(<OvalPiece />);
+    for (const angle of [0, 45, 90, 135]) await give(user, `Across at ${angle}°`, '47.26');
+    await give(user, 'Length', '90');
+    await user.type(screen.getByLabelText('What it is called'), 'Plum limb');
+    // of the two only the pull, 60 long and 26 thick, lies in it
+    const link = await screen.findByRole('link', { name: 'Acorn pull' });
+    expect(link.getAttribute('href')).toContain('/patterns/p1/plan/stock?pieces=1&material=maple&form=oval');
+    expect(screen.queryByRole('link', { name: 'Long pin' })).toBeNull();
+    fireEvent.click(screen.getByRole('button', { name: 'Put it on the shelf' }));
+    await screen.findByText(/by the round that is in it/);
+    const { received } = asked.find((a) => a.method === 'POST')?.body as { received: object[] };
+    expect(received).toMatchObject([
+      {
+        amount: 1,
+        item: { kind: 'blank', form: 'round', label: 'Plum limb', size: { mm: 47.2 }, length: { mm: 90 } },
+      },
+    ]);
   });
 });

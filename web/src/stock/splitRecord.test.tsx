@@ -18,7 +18,14 @@ const billet = {
   label: 'Plum, split',
   materialId: 'plum',
 } as StockItem;
-const wish = { diameter: 40, length: 300, pithClearance: 8, heartOnly: true };
+const wish = {
+  form: 'round' as const,
+  hewing: 3,
+  diameter: 40,
+  length: 300,
+  pithClearance: 8,
+  heartOnly: true,
+};
 const SPLIT = 'POST /api/stock/log1/split';
 const LAY = 'POST /api/drying';
 

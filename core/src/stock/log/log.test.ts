@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { dim } from '../../measure/index.js';
 import { newWorkshop, sawingOf } from '../../workshop/index.js';
-import { logPlan, mostBillets, type Log } from '../index.js';
+import { logPlan, mostBillets, type BilletWish, type Log } from '../index.js';
 import { packSector } from './section.js';
 
 const sawing = { ...sawingOf(newWorkshop('UTC', 'mm')), endTrim: 20, crossKerf: 2.5, splitDrift: 15 };
@@ -24,7 +24,14 @@ const log = (change: Partial<Log> = {}): Log => ({
   felled: null,
   ...change,
 });
-const wish = { diameter: 60, length: 300, pithClearance: 10, heartOnly: false };
+const wish: BilletWish = {
+  form: 'round',
+  diameter: 60,
+  hewing: 0,
+  length: 300,
+  pithClearance: 10,
+  heartOnly: false,
+};
 
 describe('a sector', () => {
   const section = { radius: 100, pith: { x: 0, y: 0 }, clearance: 0 };
@@ -89,6 +96,34 @@ describe('log', () => {
     );
   });
 
+  it('leaves room for hewing: billets touch neither each other nor the bark', () => {
+    const hewn = { ...wish, diameter: 40, hewing: 4 };
+    const { ways, bolts } = logPlan(log(), hewn, sawing);
+    const radius = (bolts.at(-1)?.diameter ?? 0) / 2;
+    for (const { billets } of ways) {
+      const all = billets.flat();
+      for (const [i, p] of all.entries()) {
+        expect(radius - Math.hypot(p.x, p.y) - 20).toBeGreaterThanOrEqual(4 - 1e-6);
+        for (const q of all.slice(i + 1))
+          expect(Math.hypot(p.x - q.x, p.y - q.y) - 40).toBeGreaterThanOrEqual(8 - 1e-6);
+      }
+    }
+    // as many as of billets that are so much thicker
+    expect(ways[0]?.total).toBe(logPlan(log(), { ...wish, diameter: 48 }, sawing).ways[0]?.total);
+    expect(logPlan(log(), { ...wish, diameter: 100, hewing: 8 }, sawing).findings[0]?.what).toContain(
+      '⟦8⟧ all round for hewing',
+    );
+  });
+
+  it('gives square billets in rows, and says how they come out of it', () => {
+    const square = logPlan(log(), { ...wish, form: 'square', diameter: 40 }, sawing);
+    expect(square.ways[0]?.splits.at(-1)).toContain('into slabs');
+    expect(square.ways[0]?.total).toBeLessThan(
+      logPlan(log(), { ...wish, diameter: 40 }, sawing).ways[0]?.total ?? 0,
+    );
+    expect(square.ways[0]?.billets.flat().every((b) => b.turned !== undefined)).toBe(true);
+  });
+
   it('keeps off the sapwood when only heart is wanted', () => {
     const all = logPlan(log({ sapwood: dim(25) }), wish, sawing).ways[0]?.total ?? 0;
     const heart =
@@ -114,17 +149,18 @@ describe('the most that a log has room for', () => {
     expect(mostBillets(short, wish, sawing)).toBe(Math.floor((thin / 60) ** 2));
   });
 
-  it('is never less than what is laid out', () => {
+  it('is never less than what is laid out, round or square', () => {
     fc.assert(
       fc.property(
         fc.record({
+          form: fc.constantFrom('round' as const, 'square' as const),
           butt: fc.integer({ min: 130, max: 300 }),
           taper: fc.double({ min: 0.8, max: 1, noNaN: true }),
           billet: fc.integer({ min: 30, max: 70 }),
         }),
-        ({ butt, taper, billet }) => {
+        ({ form, butt, taper, billet }) => {
           const one = log({ buttDiameter: dim(butt), topDiameter: dim(butt * taper) });
-          const small = { ...wish, diameter: billet };
+          const small = { ...wish, form, diameter: billet };
           const { ways } = logPlan(one, small, sawing);
           expect(mostBillets(one, small, sawing)).toBeGreaterThanOrEqual(
             Math.max(0, ...ways.map((w) => w.total)),

@@ -3,10 +3,18 @@ import type { Sawing } from '../../workshop/index.js';
 import { fitsInto } from '../cutting/cutInput.js';
 import type { Log } from '../stockItem.js';
 import { packSector, type CrossSection, type Point } from './section.js';
+import { packSquares } from './squares.js';
 
-/** Billets that are wanted of a log: round, of a green diameter, mm. */
+export const BILLET_FORMS = ['round', 'square'] as const;
+export type BilletForm = (typeof BILLET_FORMS)[number];
+
+/** Billets that are wanted of a log, green, mm. */
 export interface BilletWish {
+  form: BilletForm;
+  /** of a round one its diameter, of a square one its side */
   diameter: number;
+  /** left round each for the axe: they touch neither each other nor the bark */
+  hewing: number;
   length: number;
   /** nothing nearer to the pith than this */
   pithClearance: number;
@@ -31,8 +39,8 @@ export interface LogWay {
   total: number;
   /** what is left of the total when every split runs off its line by the workshop's drift */
   drifted: number;
-  /** billets in the thinnest bolt, by sector, mm from the middle */
-  billets: Point[][];
+  /** billets in the thinnest bolt, by sector, mm from the middle; square ones with the direction of their sides */
+  billets: (Point & { turned?: number })[][];
   /** splits in the order they are made */
   splits: string[];
 }
@@ -60,11 +68,17 @@ export function logPlan(log: Log, wish: BilletWish, sawing: Sawing): LogPlan {
   return { bolts, ways, findings };
 }
 
+/** Area of a round of radius 1 over that of a billet of size 1. */
+const AREA: Record<BilletForm, number> = { round: 4, square: Math.PI };
+
+/** What a billet takes up on the end of the log, mm. */
+const takenUp = ({ diameter, hewing }: BilletWish): number => diameter + 2 * hewing;
+
 /** More billets than this have no room in a log, by the wood alone: no layout is worked out. */
 export function mostBillets(log: Log, wish: BilletWish, sawing: Sawing): number {
   const inside = (bolt: Bolt) => sectionOf(bolt, log, wish).radius;
   return boltsOf(log, wish, sawing).reduce(
-    (sum, bolt) => sum + Math.floor((2 * inside(bolt)) ** 2 / wish.diameter ** 2),
+    (sum, bolt) => sum + Math.floor((AREA[wish.form] * inside(bolt) ** 2) / wish.diameter ** 2),
     0,
   );
 }
@@ -106,13 +120,12 @@ function wayOf(
   const step = 360 / sectors;
   // the line through pith and middle parts the log evenly
   const even = (Math.atan2(log.pith.y, log.pith.x) * 180) / Math.PI;
-  const layout = (angle: number) =>
-    sections.map((section) => billetsOf(section, sectors, angle, wish.diameter / 2, 0));
+  const layout = (angle: number) => sections.map((section) => billetsOf(section, sectors, angle, wish, 0));
   const { angle, billets } = Array.from({ length: DIRECTIONS }, (_, i) => even + (i * step) / DIRECTIONS)
     .map((a) => ({ angle: a, billets: layout(a) }))
     .reduce((a, b) => (countAll(b.billets) > countAll(a.billets) ? b : a));
   const drift = (sawing.splitDrift * wish.length) / 1000;
-  const drifted = sections.map((s) => billetsOf(s, sectors, angle, wish.diameter / 2, drift));
+  const drifted = sections.map((s) => billetsOf(s, sectors, angle, wish, drift));
   return {
     sectors,
     angle: ((angle % 360) + 360) % 360,
@@ -120,7 +133,7 @@ function wayOf(
     total: countAll(billets),
     drifted: countAll(drifted),
     billets: billets[billets.length - 1] ?? [],
-    splits: splitsOf(sectors, angle === even, Math.max(...billets.flat().map((b) => b.length))),
+    splits: splitsOf(sectors, angle === even, Math.max(...billets.flat().map((b) => b.length)), wish.form),
   };
 }
 
@@ -132,24 +145,28 @@ function billetsOf(
   section: CrossSection,
   sectors: number,
   angle: number,
-  radius: number,
+  wish: BilletWish,
   drift: number,
-): Point[][] {
+): LogWay['billets'] {
   const step = 360 / sectors;
-  return Array.from({ length: sectors }, (_, i) =>
-    packSector(
-      section,
-      { from: angle + i * step, to: angle + (i + 1) * step, fromOffset: drift, toOffset: 0 },
-      radius,
-    ),
-  );
+  return Array.from({ length: sectors }, (_, i) => {
+    const sector = { from: angle + i * step, to: angle + (i + 1) * step, fromOffset: drift, toOffset: 0 };
+    return wish.form === 'square'
+      ? packSquares(section, sector, takenUp(wish))
+      : packSector(section, sector, takenUp(wish) / 2);
+  });
 }
 
 /** Splits in order: always the piece in equal halves, so that the split does not run to the lighter side. */
-function splitsOf(sectors: number, even: boolean, perSector: number): string[] {
+function splitsOf(sectors: number, even: boolean, perSector: number, form: BilletForm): string[] {
   const splits = openings(sectors, even);
   return perSector > 1
-    ? [...splits, 'Then saw or hew the billets out of each piece along the circles that are drawn.']
+    ? [
+        ...splits,
+        form === 'square'
+          ? 'Then saw each piece into slabs along the rows that are drawn, and the slabs into squares.'
+          : 'Then saw or hew the billets out of each piece along the circles that are drawn.',
+      ]
     : splits;
 }
 
@@ -202,11 +219,11 @@ export function logFindings(log: Log, wish: BilletWish, sawing: Sawing): Finding
         'Ask for a shorter billet.',
       ),
     );
-  if (wish.diameter > thin / 2 - (wish.heartOnly ? log.sapwood.mm : 0))
+  if (takenUp(wish) > thin / 2 - (wish.heartOnly ? log.sapwood.mm : 0))
     found.push(
       find(
         'diameter',
-        `A billet of ${len(wish.diameter)} does not fit beside the pith of a log ${len(thin)} across at its thin end.`,
+        `A billet of ${len(wish.diameter)}${wish.hewing > 0 ? ` with ${len(wish.hewing)} all round for hewing` : ''} does not fit beside the pith of a log ${len(thin)} across at its thin end.`,
         'The pith would be in it, and it would check from there.',
         'Take a thicker log, or a more slender piece.',
       ),

@@ -36,9 +36,8 @@ interface Ring {
 const SLACK = 1e-7;
 
 /**
- * Lays as many round billets of a radius as it can into a sector. Two kinds of layout are tried: rows
- * packed closely along either split, shifted along it in steps, and none at all to begin with; each is
- * filled up by taking, again and again, the place that touches two of the limits (splits, bark,
+ * Lays as many round billets of a radius as it can into a sector. Two kinds of layout are tried: the fullest
+ * plain lattices along the splits and between them, and none at all to begin with; each is filled up by taking, again and again, the place that touches two of the limits (splits, bark,
  * clearance round the pith, other billets) and comes first by a rule. The fullest is kept: not proven
  * to be the most, but never overlapping.
  */
@@ -46,7 +45,7 @@ export function packSector(section: CrossSection, sector: Sector, radius: number
   if (section.radius < radius) return [];
   const field = fieldOf(section, sector, radius);
   const away = (p: Point) => distance(p, section.pith);
-  const starts = [[], ...(sector.to - sector.from > WIDE ? rowsAlong(field, sector, section) : [])];
+  const starts = [[], ...fullestLattices(field, sector, section)];
   const rules = [
     away,
     (p: Point) => -away(p),
@@ -86,33 +85,54 @@ const inField = ({ lines, outer, inner }: Field, p: Point): boolean =>
   distance(p, outer.centre) <= outer.radius + SLACK &&
   distance(p, inner.centre) >= inner.radius - SLACK;
 
-/** Shifts of the rows along a split, in parts of a billet. */
-const SHIFTS = 3;
-/** Narrower sectors hold a row or two: packing by the rules finds those, degrees. */
-const WIDE = 80;
+/** Shifts of a lattice along its rows, in parts of a billet. */
+const SHIFTS = 6;
+/** Lattices that are filled up: the fullest as they are. */
+const FILLED = 2;
 
-/** Closely packed rows along each split, at several shifts. */
-function rowsAlong(field: Field, sector: Sector, section: CrossSection): Point[][] {
+/**
+ * The fullest plain lattices: rows along either split and along the middle between them, packed closely or
+ * square, at several shifts. Counting is cheap; only what holds most is filled up.
+ */
+function fullestLattices(field: Field, sector: Sector, section: CrossSection): Point[][] {
+  const middle = (sector.from + sector.to) / 2;
+  const found = [sector.from, sector.to, middle].flatMap((angle, side) =>
+    [true, false].flatMap((close) =>
+      Array.from({ length: SHIFTS }, (_, shift) =>
+        lattice(field, section, { angle, line: field.lines[side], close, shift: shift / SHIFTS }),
+      ),
+    ),
+  );
+  return found.sort((a, b) => b.length - a.length).slice(0, FILLED);
+}
+
+interface LatticeWish {
+  angle: number;
+  /** the split that its first row touches; without one its middle row runs through the pith */
+  line: Line | undefined;
+  /** every second row stands in the gaps of the one before */
+  close: boolean;
+  /** along the rows, in parts of a billet */
+  shift: number;
+}
+
+function lattice(field: Field, section: CrossSection, { angle, line, close, shift }: LatticeWish): Point[] {
   const { radius } = field;
   const across = 2 * section.radius;
-  return [sector.from, sector.to].flatMap((angle, side) => {
-    const line = field.lines[side] as Line;
-    const a = (angle * Math.PI) / 180;
-    const u = { x: Math.cos(a), y: Math.sin(a) };
-    const foot = { x: line.n.x * line.d, y: line.n.y * line.d };
-    return Array.from({ length: SHIFTS }, (_, shift) => {
-      const points: Point[] = [];
-      for (let row = 0; row * radius * Math.sqrt(3) < across; row++) {
-        const offset = (2 * radius * shift) / SHIFTS + (row % 2) * radius;
-        for (let t = offset - across; t <= across; t += 2 * radius) {
-          const up = row * radius * Math.sqrt(3);
-          const p = { x: foot.x + u.x * t + line.n.x * up, y: foot.y + u.y * t + line.n.y * up };
-          if (inField(field, p)) points.push(p);
-        }
-      }
-      return points;
-    });
-  });
+  const a = (angle * Math.PI) / 180;
+  const u = { x: Math.cos(a), y: Math.sin(a) };
+  const n = line?.n ?? { x: -u.y, y: u.x };
+  const foot = line ? { x: n.x * line.d, y: n.y * line.d } : section.pith;
+  const rise = radius * (close ? Math.sqrt(3) : 2);
+  const points: Point[] = [];
+  for (let row = line ? 0 : -Math.ceil(across / rise); row * rise < across; row++) {
+    const offset = 2 * radius * shift + (close ? Math.abs(row % 2) * radius : 0);
+    for (let t = offset - across; t <= across; t += 2 * radius) {
+      const p = { x: foot.x + u.x * t + n.x * row * rise, y: foot.y + u.y * t + n.y * row * rise };
+      if (inField(field, p)) points.push(p);
+    }
+  }
+  return points;
 }
 
 /** Adds billets to those that are placed, each where it touches two limits, the first by the rule. */
