@@ -3,6 +3,9 @@ import { TypeOrmModule } from '@nestjs/typeorm';
 import { BatchEntity } from './batch.entity.js';
 import { OrderEntity, OrderLineEntity } from './order.entity.js';
 import { OrderLines } from './orderLines.js';
+import { DraftController } from './draft.controller.js';
+import { DraftEntity } from './draft.entity.js';
+import { DraftService } from './draft.service.js';
 import { PlanVersionEntity } from './planVersion.entity.js';
 import { AccessModule } from '../access/access.module.js';
 import { DryingModule } from '../drying/drying.module.js';
@@ -23,17 +26,18 @@ import { Notices } from './notices.js';
 
 @Module({
   imports: [
-    TypeOrmModule.forFeature([BatchEntity, OrderEntity, OrderLineEntity, PlanVersionEntity]),
+    TypeOrmModule.forFeature([BatchEntity, DraftEntity, OrderEntity, OrderLineEntity, PlanVersionEntity]),
     AccessModule,
     DryingModule,
     PatternModule,
     WorkshopModule,
     HardwareModule,
   ],
-  controllers: [AsideController, BatchController, SnapshotController, StreamController],
+  controllers: [AsideController, BatchController, DraftController, SnapshotController, StreamController],
   providers: [
     AsideStore,
     BatchService,
+    DraftService,
     EventStore,
     Notices,
     OrderLines,

@@ -37,6 +37,7 @@ import type {
   ReplanDto,
 } from './batch.dto.js';
 import { BatchEntity } from './batch.entity.js';
+import { DraftService } from './draft.service.js';
 import { EventStore } from './eventStore.js';
 import { Notices } from './notices.js';
 import { OrderLines } from './orderLines.js';
@@ -119,6 +120,7 @@ export class BatchService {
     private readonly rows: SharedRows,
     private readonly computing: Computing,
     private readonly notices: Notices,
+    private readonly drafts: DraftService,
   ) {}
 
   /** A page of batches by key, so that one that is made or put away meanwhile shifts none. */
@@ -195,6 +197,8 @@ export class BatchService {
       ...this.rows.first(),
     });
     await this.lines.book(id, dto);
+    // what was planned for nobody yet is this now; a line of an order kept its own
+    if (!dto.lines) await this.drafts.drop(patternId);
     const kept = keptPlan(snapshot);
     await manager.insert(PlanVersionEntity, { workshopId, batchId: id, version: 1, ...kept });
     await manager.query(

@@ -13,6 +13,7 @@ import { Accounts1796000000011 } from './migrations/11-accounts.js';
 import { Aside1796000000012 } from './migrations/12-aside.js';
 import { Credit1796000000013 } from './migrations/13-credit.js';
 import { Tries1796000000014 } from './migrations/14-tries.js';
+import { Drafts1796000000015 } from './migrations/15-drafts.js';
 
 export const MIGRATIONS = [
   Foundation1772000000001,
@@ -29,6 +30,7 @@ export const MIGRATIONS = [
   Aside1796000000012,
   Credit1796000000013,
   Tries1796000000014,
+  Drafts1796000000015,
 ];
 
 /**

@@ -6,6 +6,7 @@ const RIGHTS: Readonly<Record<string, string>> = {
   backups: 'SELECT',
   batches: 'SELECT, INSERT, UPDATE, DELETE',
   cuttings: 'SELECT, INSERT, UPDATE, DELETE',
+  drafts: 'SELECT, INSERT, UPDATE, DELETE',
   drying_bundles: 'SELECT, INSERT, UPDATE, DELETE',
   events: 'SELECT, INSERT',
   kits: 'SELECT, INSERT, UPDATE, DELETE',

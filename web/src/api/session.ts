@@ -13,6 +13,7 @@ export const OF_A_WORKSHOP = [
   'workshop',
   'patterns',
   'batches',
+  'drafts',
   'orders',
   'kits',
   'members',

@@ -11,6 +11,7 @@ import { Say } from '../ui/Length.js';
 import { useNow } from '../ui/useNow.js';
 import { EmptyBench } from './EmptyBench.js';
 import { NotPlanned } from './NotPlanned.js';
+import { PlansBegun } from './PlansBegun.js';
 import { BenchStock } from './BenchStock.js';
 import './bench.css';
 
@@ -29,7 +30,14 @@ export default function Bench() {
   const waiting = open.filter((b) => b.next.kind === 'wait' && b.next.until > now);
   const finished = open.filter((b) => b.next.kind === 'finished');
   const going = open.filter((b) => !waiting.includes(b) && !finished.includes(b)).sort(byDue);
-  if (open.length === 0) return <EmptyBench />;
+  if (open.length === 0)
+    return (
+      <div className="bench">
+        <EmptyBench />
+        <PlansBegun />
+        <NotPlanned />
+      </div>
+    );
   return (
     <div className="bench">
       <h1>On the bench, {clockWords(onClock(now, timeZone))}</h1>
@@ -48,6 +56,7 @@ export default function Bench() {
         timeZone={timeZone}
         now={now}
       />
+      <PlansBegun />
       <NotPlanned />
       <BenchStock workshop={workshop.data.body} now={now} />
     </div>

@@ -46,7 +46,7 @@ const batch = (i: number, rest: Partial<BatchSummary> = {}): BatchSummary => ({
 });
 
 /** The Bench with such batches on it. */
-async function onTheBench(batches: BatchSummary[]) {
+async function onTheBench(batches: BatchSummary[], drafts: object[] = []) {
   const asked = answering({
     'GET /api/batches': () => ({ body: { batches, next: null } }),
     'GET /api/workshop': () => ({
@@ -55,6 +55,8 @@ async function onTheBench(batches: BatchSummary[]) {
     'GET /api/stock': () => ({ body: [] }),
     'GET /api/kits': () => ({ body: { kits: [] } }),
     'GET /api/drying': () => ({ body: [] }),
+    'GET /api/drafts': () => ({ body: drafts }),
+    'DELETE /api/drafts/p7': () => ({ status: 204 }),
     'PUT /api/batches/b1/put-away': () => ({ body: {} }),
   });
   const shown = shownInApp(<Bench />);
@@ -153,5 +155,32 @@ describe('a bench with nothing on it', () => {
     empty([{ id: 'p', name: 'Stopper' }], false);
     expect(await screen.findByRole('link', { name: 'Choose a pattern' })).toBeTruthy();
     expect(screen.queryByRole('button', { name: 'Look at a batch half made' })).toBeNull();
+  });
+});
+
+describe('plans that are begun', () => {
+  const draft = {
+    patternId: 'p7',
+    patternName: 'Gallery finial',
+    choices: 'pieces=12&for=The+inn&mount=chuck',
+    changedBy: 'Ines',
+    changedAt: '2026-03-02T09:00:00Z',
+  };
+
+  it('lie on the Bench with how many and for whom, go on where they were left, and can be dropped', async () => {
+    const { asked } = await onTheBench([batch(1)], [draft]);
+    const row = (await screen.findByRole('heading', { name: 'Gallery finial' })).closest('article')!;
+    expect(row.textContent).toContain('12 pieces for The inn');
+    expect(row.textContent).toContain('Ines');
+    expect(within(row).getByRole('link', { name: 'Go on planning' }).getAttribute('href')).toBe(
+      `/patterns/p7/plan/stock?${draft.choices}`,
+    );
+    fireEvent.click(within(row).getByRole('button', { name: 'Drop it' }));
+    await waitFor(() => expect(asked.some((a) => a.method === 'DELETE')).toBe(true));
+  });
+
+  it('lie there too where nothing is made yet', async () => {
+    await onTheBench([], [{ ...draft, choices: 'mount=chuck' }]);
+    expect(await screen.findByText('neither how many nor for whom is said yet')).toBeDefined();
   });
 });

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { memo, useCallback, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { createBatch, type NewBatch } from '../api/batches.js';
+import { draftsQuery, dropDraft, type Draft as LeftDraft } from '../api/drafts.js';
 import { patternQuery, type Pattern } from '../api/patterns.js';
 import { dryingQuery, type Bundle } from '../api/stock.js';
 import { useChange } from '../api/useChange.js';
@@ -25,7 +26,8 @@ import { GoPast } from './own/GoPast.js';
 import { waysText } from './own/waysInAddress.js';
 import { PartSwitch } from './PartSwitch.js';
 import { stageOf } from './stages.js';
-import { useKeptChoices } from './useKeptChoices.js';
+import { LeftBefore, TakenUp } from './TakenUp.js';
+import { choicesIn, useKeptChoices } from './useKeptChoices.js';
 import { StageStrip } from './StageStrip.js';
 import { StageWork } from './StageWork.js';
 import { WorkScreen } from './WorkScreen.js';
@@ -37,9 +39,14 @@ export default function DraftPlan() {
   const workshop = useQuery(workshopQuery);
   const kits = useQuery(kitsQuery);
   const drying = useQuery(dryingQuery);
-  if (!pattern.data || !workshop.data || !kits.data || !drying.data) return null;
+  const drafts = useQuery({ ...draftsQuery, throwOnError: false });
+  if (!pattern.data || !workshop.data || !kits.data || !drying.data || drafts.isPending) return null;
+  const known = { pattern: pattern.data, held: workshop.data, kits: kits.data, bundles: drying.data };
+  const draft = drafts.data?.find((d) => d.patternId === id) ?? null;
   return (
-    <AsEdited key={id} pattern={pattern.data} held={workshop.data} kits={kits.data} bundles={drying.data} />
+    <TakenUp key={id} draft={draft}>
+      {(taken) => <AsEdited {...known} taken={taken} begun={draft !== null} />}
+    </TakenUp>
   );
 }
 
@@ -57,9 +64,13 @@ interface DraftingProps {
   bundles: Bundle[];
   /** it is not saved as it is planned */
   edited: boolean;
+  /** what was begun before and is gone on with */
+  taken: LeftDraft | null;
+  /** there is a draft of the pattern */
+  begun: boolean;
 }
 
-function Drafting({ pattern, held, kits, bundles, edited }: DraftingProps) {
+function Drafting({ pattern, held, kits, bundles, edited, taken, begun }: DraftingProps) {
   const { body: workshop } = held;
   const [search] = useSearchParams();
   const [opened] = useState(() => Date.now());
@@ -69,7 +80,7 @@ function Drafting({ pattern, held, kits, bundles, edited }: DraftingProps) {
     () => draftFrom(new URLSearchParams(wanted), pattern.body, workshop, opened),
     [wanted, pattern.body, workshop, opened],
   );
-  useKeptChoices(search);
+  const settled = useKeptChoices(pattern.id, search, begun);
   const woods = useMemo(() => bundles.map((lies) => dryingWood(lies, airOf(workshop))), [bundles, workshop]);
   const inputs = useMemo<PlanInputs>(
     () => ({
@@ -93,7 +104,7 @@ function Drafting({ pattern, held, kits, bundles, edited }: DraftingProps) {
   const shown = plan.parts.find((p) => p.partId === looked) ?? plan.parts[0];
   return (
     <Drafted
-      {...{ pattern, edited, held, inputs: of, plan, ...planned, woods, stage, setAll }}
+      {...{ pattern, edited, held, inputs: of, plan, ...planned, woods, stage, setAll, taken, settled }}
       shown={shown.partId}
     />
   );
@@ -138,6 +149,19 @@ function useChoose(): ChooseAll {
   }, []);
 }
 
+/** Takes every choice back, and what was kept of them. */
+function useBeginAnew(patternId: string, setAll: ChooseAll): { left: boolean; begin: () => void } {
+  const [search] = useSearchParams();
+  const [left, leave] = useState(true);
+  const drop = useChange(dropDraft, 'drafts');
+  const begin = () => {
+    leave(false);
+    drop.mutate(patternId);
+    setAll(Object.fromEntries([...new URLSearchParams(choicesIn(search)).keys()].map((key) => [key, null])));
+  };
+  return { left, begin };
+}
+
 interface DraftedProps {
   pattern: Pattern;
   edited: boolean;
@@ -148,6 +172,9 @@ interface DraftedProps {
   woods: DryingWood[];
   stage: Stage;
   setAll: ChooseAll;
+  taken: LeftDraft | null;
+  /** what is chosen is no draft any more */
+  settled: () => void;
   /** the address that it was asked with */
   query: string;
   /** the part that is shown */
@@ -156,6 +183,8 @@ interface DraftedProps {
 
 const Drafted = memo(function Drafted(props: DraftedProps) {
   const { pattern, edited, held, inputs, plan: whole, draft, woods, stage, setAll, query, shown } = props;
+  const { taken, settled } = props;
+  const anew = useBeginAnew(pattern.id, setAll);
   const set: Choose = (key, value) => setAll({ [key]: value });
   const first = whole.parts[0].partId;
   const search = useMemo(() => new URLSearchParams(query), [query]);
@@ -163,7 +192,7 @@ const Drafted = memo(function Drafted(props: DraftedProps) {
   const [openAt, setOpenAt] = useState<Stage | null>(search.has('pieces') ? null : 'stock');
   const show = (partId: string) => set(SHOWN, partId === first ? null : partId);
   const navigate = useNavigate();
-  const create = useChange(createBatch, 'batches', 'orders');
+  const create = useChange(createBatch, 'batches', 'orders', 'drafts');
   const { workshop } = inputs;
   const plan = planOfPart(whole, pattern.body, shown);
   const ofPart = useMemo(() => inputsOfPart(inputs, shown), [inputs, shown]);
@@ -185,7 +214,12 @@ const Drafted = memo(function Drafted(props: DraftedProps) {
         ...(past.length > 0 ? { ways: [...(draft.order.ways ?? []), ...past] } : {}),
         schools: draft.schools,
       },
-      { onSuccess: (batch) => void navigate(`/batches/${batch.id}/${stage}`) },
+      {
+        onSuccess: (batch) => {
+          settled();
+          void navigate(`/batches/${batch.id}/${stage}`);
+        },
+      },
     );
   const stageFindings = plan.findings.filter((f) => f.stage === stage);
   const elsewhere = plan.findings.filter((f) => f.stage !== stage && f.severity === 'stop');
@@ -206,6 +240,7 @@ const Drafted = memo(function Drafted(props: DraftedProps) {
               Plan: <Link to={`/patterns/${pattern.id}`}>{pattern.name}</Link>
             </h1>
             <PartSwitch plan={whole} shown={shown} show={show} />
+            {taken && anew.left && <LeftBefore draft={taken} onAnew={anew.begin} />}
           </>
         }
         strip={<StageStrip plan={plan} stage={stage} workshop={workshop} pattern={pattern.body} />}
@@ -231,6 +266,7 @@ const Drafted = memo(function Drafted(props: DraftedProps) {
                 search={search}
                 pieces={draft.order.pieces}
                 due={draft.order.due}
+                onLaid={settled}
               />
               {edited ? (
                 <Link to={`/patterns/${pattern.id}`} className="draft-unsaved">

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useNavigate } from 'react-router';
+import { dropDraft } from '../api/drafts.js';
 import { changeOrder, createOrder, ordersQuery, type Order } from '../api/orders.js';
 import { useChange } from '../api/useChange.js';
 import { FOR, LINES, ORDER } from '../ui/planAddress.js';
@@ -12,14 +13,16 @@ interface LayAsideProps {
   search: URLSearchParams;
   pieces: number;
   due: string | null;
+  /** it is a line of an order now */
+  onLaid: () => void;
 }
 
 /** Keeps a plan that is not ready as a line of an order, with all that was chosen; it waits on the Bench. */
-export function LayAside({ patternId, search, pieces, due }: LayAsideProps) {
+export function LayAside({ patternId, search, pieces, due, onLaid }: LayAsideProps) {
   const navigate = useNavigate();
   const orders = useQuery({ ...ordersQuery, throwOnError: false }).data ?? [];
   const into = orders.find((o) => o.id === search.get(ORDER)) ?? null;
-  const put = useChange(putAside, 'orders');
+  const put = useChange(putAside, 'orders', 'drafts');
   // what is planned for a line is kept with it as it is chosen
   if (search.has(LINES)) return null;
   return (
@@ -37,7 +40,12 @@ export function LayAside({ patternId, search, pieces, due }: LayAsideProps) {
               due,
               line: { patternId, pieces, choices: search.toString() },
             },
-            { onSuccess: () => void navigate('/') },
+            {
+              onSuccess: () => {
+                onLaid();
+                void navigate('/');
+              },
+            },
           )
         }
       >
@@ -57,7 +65,14 @@ interface Aside {
 }
 
 /** Writes a line down with what was chosen for it: in an order that is open, or in one of its own. */
-function putAside({ into, customer, due, line }: Aside): Promise<Order> {
+async function putAside(aside: Aside): Promise<Order> {
+  const order = await asLine(aside);
+  // it waits with the order from now on; should that not be told, it only waits twice
+  await dropDraft(aside.line.patternId).catch(() => undefined);
+  return order;
+}
+
+function asLine({ into, customer, due, line }: Aside): Promise<Order> {
   if (into === null) return createOrder({ customer, due, lines: [line] });
   const before = into.lines.map(({ number, patternId, pieces }) => ({ number, patternId, pieces }));
   return changeOrder({

@@ -4,17 +4,22 @@ import { answering, shownInApp } from '../../test/inApp.js';
 import { LayAside } from './LayAside.js';
 import { useKeptChoices } from './useKeptChoices.js';
 
+let laidAside = 0;
 const laid = (orders: object[], at: string) => {
   const asked = answering({
     'GET /api/orders?closed=no': () => ({ body: orders }),
     'POST /api/orders': () => ({ status: 201, body: {} }),
     'PUT /api/orders/o1': () => ({ body: {} }),
+    'DELETE /api/drafts/p1': () => ({ status: 204 }),
   });
   const search = new URLSearchParams(at);
-  const app = shownInApp(<LayAside patternId="p1" search={search} pieces={7} due="2026-03-20" />, {
-    at: '/patterns/p1/plan',
-    path: '/patterns/p1/plan',
-  });
+  const app = shownInApp(
+    <LayAside patternId="p1" search={search} pieces={7} due="2026-03-20" onLaid={() => laidAside++} />,
+    {
+      at: '/patterns/p1/plan',
+      path: '/patterns/p1/plan',
+    },
+  );
   return { ...app, asked };
 };
 
@@ -23,6 +28,8 @@ describe('a plan that is laid aside', () => {
     const { user, asked, router } = laid([], 'mount=screw&for=The inn');
     await user.click(await screen.findByRole('button', { name: 'Lay it aside' }));
     await waitFor(() => expect(router.state.location.pathname).toBe('/'));
+    expect(laidAside).toBe(1);
+    expect(asked.map((a) => `${a.method} ${a.path}`)).toContain('DELETE /api/drafts/p1');
     expect(asked.find((a) => a.method === 'POST')?.body).toEqual({
       customer: 'The inn',
       due: '2026-03-20',
@@ -66,13 +73,13 @@ describe('a plan that is laid aside', () => {
 const client = new QueryClient();
 
 /** Only keeps what an address chooses. */
-const Choosing = ({ address }: { address: string }) => (
+const Choosing = ({ address, begun = true }: { address: string; begun?: boolean }) => (
   <QueryClientProvider client={client}>
-    <Keeping address={address} />
+    <Keeping address={address} begun={begun} />
   </QueryClientProvider>
 );
-function Keeping({ address }: { address: string }) {
-  useKeptChoices(new URLSearchParams(address));
+function Keeping({ address, begun }: { address: string; begun: boolean }) {
+  useKeptChoices('p1', new URLSearchParams(address), begun);
   return null;
 }
 
@@ -110,11 +117,27 @@ describe('what is chosen for an ordered line', () => {
     expect(puts(asked)).toEqual([{ path: '/api/orders/o1/lines/2/choices', body: { choices: 'pieces=9' } }]);
   });
 
-  it('is not sent anywhere for a plan that is for nobody', async () => {
-    const asked = answering({});
+  it('is the draft of its pattern where it is for no line, until nothing is chosen any more', async () => {
+    const asked = answering({
+      'PUT /api/drafts/p1': () => ({ status: 204 }),
+      'DELETE /api/drafts/p1': () => ({ status: 204 }),
+    });
     const { rerender } = render(<Choosing address="pieces=6" />);
-    rerender(<Choosing address="pieces=7" />);
     await act(() => jest.advanceTimersByTimeAsync(2000));
+    // one that was there before is not overwritten by an address alone
     expect(asked).toEqual([]);
+    rerender(<Choosing address="pieces=7&for=The inn&show=part2" />);
+    await act(() => jest.advanceTimersByTimeAsync(2000));
+    expect(puts(asked)).toEqual([{ path: '/api/drafts/p1', body: { choices: 'pieces=7&for=The+inn' } }]);
+    rerender(<Choosing address="" />);
+    await act(() => jest.advanceTimersByTimeAsync(2000));
+    expect(asked.filter((a) => a.method === 'DELETE').map((a) => a.path)).toEqual(['/api/drafts/p1']);
+  });
+
+  it('begins a draft at once where an address brings choices and none is there', async () => {
+    const asked = answering({ 'PUT /api/drafts/p1': () => ({ status: 204 }) });
+    render(<Choosing address="pieces=3" begun={false} />);
+    await act(() => jest.advanceTimersByTimeAsync(2000));
+    expect(puts(asked)).toEqual([{ path: '/api/drafts/p1', body: { choices: 'pieces=3' } }]);
   });
 });

@@ -1,5 +1,6 @@
 import { useQueryClient, type QueryClient } from '@tanstack/react-query';
-import { useEffect, useRef } from 'react';
+import { useCallback, useEffect, useRef } from 'react';
+import { draftsQuery, dropDraft, keepDraft } from '../api/drafts.js';
 import { chooseForLine } from '../api/orders.js';
 import { NOTE } from '../ui/noted.js';
 import { LINES, linesIn, linesText, SHOWN } from '../ui/planAddress.js';
@@ -8,34 +9,41 @@ import { LINES, linesIn, linesText, SHOWN } from '../ui/planAddress.js';
 const PAUSE = 700;
 
 /** What is chosen for a plan, as its address says it: not the lines it is for, nor what is looked at. */
-const choicesIn = (search: URLSearchParams): string => {
+export const choicesIn = (search: URLSearchParams): string => {
   const own = new URLSearchParams(search);
   for (const key of [LINES, SHOWN, ...NOTE]) own.delete(key);
   return own.toString();
 };
 
 /**
- * Keeps on the server what is chosen for the plan of an ordered line, so that it is there again when one comes back by
- * the Bench or the order, on any screen. The plan itself goes on when that fails: its address holds the same.
+ * Keeps on the server what is chosen for a plan, with the ordered lines it is for or, where it is for none, as the
+ * draft of its pattern: it is there again when one comes back by the Bench, the order or a finding, on any screen.
+ * The plan itself goes on when that fails: its address holds the same.
+ * @param begun there is a draft of the pattern already: what an address brings does not take its place until it is changed
+ * @returns says that what is chosen has become a batch or a line and is no draft any more
  */
-export function useKeptChoices(search: URLSearchParams): void {
+export function useKeptChoices(patternId: string, search: URLSearchParams, begun: boolean): () => void {
   const client = useQueryClient();
   const lines = linesText(linesIn(search.get(LINES)));
   const choices = choicesIn(search);
-  const kept = useRef(choices);
+  const kept = useRef(lines === '' && !begun ? '' : choices);
   const waiting = useRef<(() => void) | null>(null);
   useEffect(() => {
-    if (lines === '' || kept.current === choices) return;
+    if (kept.current === choices) return;
     waiting.current = () => {
       waiting.current = null;
       kept.current = choices;
-      void keep(client, lines, choices);
+      void (lines === '' ? keepAsDraft(client, patternId, choices) : keep(client, lines, choices));
     };
     const timer = setTimeout(() => waiting.current?.(), PAUSE);
     return () => clearTimeout(timer);
-  }, [client, lines, choices]);
+  }, [client, patternId, lines, choices]);
   // whoever leaves sooner loses nothing
   useEffect(() => () => waiting.current?.(), []);
+  return useCallback(() => {
+    waiting.current = null;
+    kept.current = choices;
+  }, [choices]);
 }
 
 async function keep(client: QueryClient, lines: string, choices: string): Promise<void> {
@@ -43,4 +51,17 @@ async function keep(client: QueryClient, lines: string, choices: string): Promis
     linesIn(lines).map(({ orderId, number }) => chooseForLine({ id: orderId, number, choices })),
   );
   await client.invalidateQueries({ queryKey: ['orders'] });
+}
+
+/** Whoever comes back before the server has answered finds it as well. */
+async function keepAsDraft(client: QueryClient, patternId: string, choices: string): Promise<void> {
+  client.setQueryData(draftsQuery.queryKey, (before) => {
+    const known = before?.find((d) => d.patternId === patternId);
+    const others = before?.filter((d) => d !== known);
+    if (!others || choices === '') return others;
+    const about = { patternName: '', changedBy: '', changedAt: new Date().toISOString() };
+    return [{ ...about, ...known, patternId, choices }, ...others];
+  });
+  await (choices === '' ? dropDraft(patternId) : keepDraft({ patternId, choices })).catch(() => undefined);
+  await client.invalidateQueries({ queryKey: draftsQuery.queryKey });
 }
