@@ -82,44 +82,46 @@ export default function NewPattern() {
       </div>
       <div className="new-pattern">
         <div className="sheet column">
-          {!file && suited.length > 0 && <OnKit kits={suited} kit={kit} onChange={setKitId} />}
-          <label className="column gap-hair">
-            Name
-            <Input
-              value={name}
-              onChange={(e) => setName(e.target.value)}
-              placeholder={form.name}
-              maxLength={80}
-            />
-          </label>
-          <label className="column gap-hair">
-            Usual material
-            <Select
-              aria-label="Usual material"
-              showSearch={{ optionFilterProp: 'label' }}
-              value={materialId}
-              onChange={setMaterialId}
-              options={materials.map((m) => ({ value: m.id, label: m.name }))}
-            />
-          </label>
-          {file ? (
-            <FileNote file={file} />
-          ) : (
-            <>
-              {form.questions
-                .filter(({ key }) => !(key in given))
-                .map((question) => (
-                  <LengthInput
-                    key={`${form.id}.${question.key}`}
-                    label={question.label}
-                    showLabel
-                    value={sizes[question.key] ?? dim(question.usual)}
-                    onChange={(value) => setSizes({ ...sizes, [question.key]: value })}
-                  />
-                ))}
-              {kit && <GivenSizes form={form} given={given} />}
-            </>
-          )}
+          <div className="new-fields">
+            {!file && suited.length > 0 && <OnKit kits={suited} kit={kit} onChange={setKitId} />}
+            <label className="column gap-hair">
+              Name
+              <Input
+                value={name}
+                onChange={(e) => setName(e.target.value)}
+                placeholder={form.name}
+                maxLength={80}
+              />
+            </label>
+            <label className="column gap-hair">
+              Usual material
+              <Select
+                aria-label="Usual material"
+                showSearch={{ optionFilterProp: 'label' }}
+                value={materialId}
+                onChange={setMaterialId}
+                options={materials.map((m) => ({ value: m.id, label: m.name }))}
+              />
+            </label>
+            {file ? (
+              <FileNote file={file} />
+            ) : (
+              <>
+                {form.questions
+                  .filter(({ key }) => !(key in given))
+                  .map((question) => (
+                    <LengthInput
+                      key={`${form.id}.${question.key}`}
+                      label={question.label}
+                      showLabel
+                      value={sizes[question.key] ?? dim(question.usual)}
+                      onChange={(value) => setSizes({ ...sizes, [question.key]: value })}
+                    />
+                  ))}
+              </>
+            )}
+          </div>
+          {!file && kit && <GivenSizes form={form} given={given} />}
           <Trouble error={create.error} />
           <Button
             type="primary"
@@ -136,13 +138,15 @@ export default function NewPattern() {
           </Button>
         </div>
         <div className="sheet new-look">
-          <Silhouette body={body} scale={Math.min(6, 400 / Math.max(1, length))} name={form.name} />
+          <Silhouette body={body} scale={Math.min(6, LOOK_HEIGHT / Math.max(1, length))} name={form.name} />
         </div>
       </div>
     </div>
   );
 }
 
+/** What it will look like stands beside the fields without scrolling, px. */
+const LOOK_HEIGHT = 330;
 /** Forms are shown as high as the row allows, each by itself. */
 const FORM_HEIGHT = 70;
 const formScale = (form: StartingForm): number => {
