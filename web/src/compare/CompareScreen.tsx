@@ -6,6 +6,7 @@ import { Link, useParams, useSearchParams } from 'react-router';
 import { patternQuery } from '../api/patterns.js';
 import { OverlayLayer } from '../strip/partLayers.js';
 import { Strip } from '../strip/Strip.js';
+import { PLAIN } from '../strip/wood/woodLook.js';
 import { FineLength, Length, Say } from '../ui/Length.js';
 import { Trouble } from '../ui/Trouble.js';
 import '../plan/plan.css';
@@ -44,7 +45,7 @@ export default function CompareScreen() {
         </h1>
       </div>
       <PairBand things={things} first={first} second={second} shift={shift} byFar={byFar} set={set} />
-      <Strip outline={first.outline} holes={[]} tone="honey" headstockEnd="reference" tallest={290}>
+      <Strip outline={first.outline} holes={[]} look={PLAIN} headstockEnd="reference" tallest={290}>
         <OverlayLayer outline={second.outline} shift={placed} />
       </Strip>
       <Summary comparison={comparison} />

@@ -3,6 +3,7 @@ import { Button, Slider } from 'antd';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { useFrame } from '../strip/frame.js';
 import { Strip } from '../strip/Strip.js';
+import { PLAIN } from '../strip/wood/woodLook.js';
 import { Findings } from '../ui/Findings.js';
 import { FineLength, Length } from '../ui/Length.js';
 import { tracing } from '../workers/tracing.js';
@@ -74,7 +75,7 @@ export function FitView(props: FitViewProps) {
   );
   return (
     <div className="column">
-      <Strip outline={copy.outline} holes={[]} tone="honey" headstockEnd="reference" tallest={260}>
+      <Strip outline={copy.outline} holes={[]} look={PLAIN} headstockEnd="reference" tallest={260}>
         <MeasuredLayer measured={measured} start={start} />
         <UnsureLayer fitted={fitted} />
       </Strip>

@@ -2,12 +2,14 @@ import {
   boreOf,
   dim,
   withDimension,
+  type Figure,
   type Finding,
   type MatingOutline,
   type Outline,
   type PartPlan,
 } from '@compas/core';
 import { useCallback, useState } from 'react';
+import { DecidesLayer } from '../strip/DecidesLayer.js';
 import { HandleLayer, type HandleMove } from '../strip/HandleLayer.js';
 import { HardwareLayer } from '../strip/fittingLayers.js';
 import { HollowLayer } from '../strip/HollowLayer.js';
@@ -15,17 +17,28 @@ import { AxesLayer, DecorationLayer } from '../strip/partLayers.js';
 import { useFrame } from '../strip/frame.js';
 import { RingLayer } from '../strip/RingLayer.js';
 import { Strip } from '../strip/Strip.js';
+import { lookOf, PLAIN } from '../strip/wood/woodLook.js';
 import { changeTurning } from './editing.js';
 import { useMaterials } from '../ui/useMaterials.js';
 import { useEditor } from './editor.js';
 
 /** The strip of the editor: drawn from the pattern at once, its sizes taken hold of in place. */
-export function EditorStrip({ planned, findings }: { planned: PartPlan | null; findings: Finding[] }) {
+interface EditorStripProps {
+  planned: PartPlan | null;
+  findings: Finding[];
+  /** that have a place on the work */
+  figures: readonly Figure[];
+  onFigure: (figureId: string) => void;
+}
+
+export function EditorStrip({ planned, findings, figures, onFigure }: EditorStripProps) {
   const materials = useMaterials();
   const { body, outline, spot, part, turning, change, selected, select } = useEditor();
   const [held, setHeld] = useState(false);
   const own = planned?.partId === part.id ? planned : null;
   const main = turning.id === part.turnings[0].id;
+  const material = materials.find((m) => m.id === part.materialId);
+  const look = material ? lookOf(material, part.id) : PLAIN;
   const direction = own?.mount.headstockEnd === 'far' ? -1 : 1;
   const move = useCallback(
     (to: HandleMove, tag: string) =>
@@ -40,13 +53,18 @@ export function EditorStrip({ planned, findings }: { planned: PartPlan | null; f
       outline={outline}
       holes={main ? (own?.holes ?? part.holes) : []}
       bores={main ? (part.crossHoles ?? []).map((hole) => boreOf(hole, outline)) : []}
-      tone={materials.find((m) => m.id === part.materialId)?.tone ?? 'honey'}
+      look={look}
       headstockEnd={own?.mount.headstockEnd ?? 'reference'}
       held={held}
       edited
       selected={selected}
       onSelect={select}
-      handles={<HandleLayer outline={outline} direction={direction} onMove={move} onHold={setHeld} />}
+      handles={
+        <>
+          {main && own && <DecidesLayer outline={outline} figures={figures} onOpen={onFigure} />}
+          <HandleLayer outline={outline} direction={direction} onMove={move} onHold={setHeld} />
+        </>
+      }
     >
       {main && (
         <>

@@ -18,6 +18,7 @@ import {
   type Editor as EditorState,
   type EditorActions,
 } from './editor.js';
+import { placedApart } from '../strip/DecidesLayer.js';
 import { EditorStrip } from './EditorStrip.js';
 import { EditorTabs } from './EditorTabs.js';
 import { EditorTitle } from './EditorTitle.js';
@@ -78,6 +79,8 @@ function Editor({ pattern, workshop, kits }: { pattern: Pattern; workshop: Works
   const planned = plan?.parts[0] ?? null;
   const part = body.parts.find((p) => p.id === spot.partId) ?? body.parts[0];
   const shown = shownFindings(problems, plan?.findings ?? []);
+  const { placed, others } = placedApart(plan?.figures.pattern ?? []);
+  const [figure, openFigure] = useState<string | null>(null);
   return (
     <EditorActionsContext value={actions}>
       <EditorContext value={editor}>
@@ -95,7 +98,7 @@ function Editor({ pattern, workshop, kits }: { pattern: Pattern; workshop: Works
               partId={part.id}
             />
           }
-          strip={<EditorStrip planned={planned} findings={shown} />}
+          strip={<EditorStrip planned={planned} findings={shown} figures={placed} onFigure={openFigure} />}
           band={<NotedHere wish="Change what it says, and save: that is the next revision." />}
           stage="pattern"
           findings={[...problems, ...(plan?.findings ?? [])]}
@@ -109,7 +112,11 @@ function Editor({ pattern, workshop, kits }: { pattern: Pattern; workshop: Works
               )}
               <Findings findings={shown} empty="It can be made as it stands." />
               <RoundPanel body={calm} />
-              <Figures figures={plan?.figures.pattern ?? []} />
+              <Figures
+                key={figure}
+                figures={[...placed.filter((f) => f.id === figure), ...others]}
+                opened={figure}
+              />
               <div>
                 <h2>History</h2>
                 <RevisionHistory patternId={pattern.id} current={pattern.revision} onTake={change} />

@@ -1,18 +1,21 @@
 import {
   besideInBlank,
   lengthOf,
+  type Figure,
   type PartPlan,
   type PatternBody,
   type Plan,
   type Stage,
   type Workshop,
 } from '@compas/core';
+import { DecidesLayer } from '../strip/DecidesLayer.js';
 import { DrillLayer, HardwareLayer, MountLayer, TemplateLayer } from '../strip/fittingLayers.js';
 import { BlankLayer, CutLayer, FinishLayer, MarkLayer } from '../strip/layers.js';
 import { HollowLayer } from '../strip/HollowLayer.js';
 import { BesideLayer } from '../strip/StandingLayer.js';
 import { RingLayer } from '../strip/RingLayer.js';
 import { Strip } from '../strip/Strip.js';
+import { lookOf } from '../strip/wood/woodLook.js';
 import { besidePart, reachBeside } from '../strip/besidePart.js';
 import { TogetherLayer } from '../strip/TogetherLayer.js';
 import { useMemo } from 'react';
@@ -36,6 +39,7 @@ export function StageStrip({
   onSelect?: (id: string) => void;
 }) {
   const [part] = plan.parts;
+  const look = lookOf(part.material, part.partId);
   const { mount, blank, outline } = part;
   // from the moment it is held it stands on its shaft, which is drawn then instead of the blank
   const onShaft = mount.kind === 'glued shaft' && ON_SHAFT.has(stage);
@@ -61,7 +65,7 @@ export function StageStrip({
       outline={outline}
       holes={part.holes}
       bores={part.bores}
-      tone={part.material.tone}
+      look={look}
       headstockEnd={mount.headstockEnd}
       before={Math.max(waste, atHead)}
       after={blankShown ? Math.max(0, extra - waste) : atTail}
@@ -87,6 +91,12 @@ export function StageStrip({
         )}
       {stage === 'drill' && <DrillLayer part={part} />}
       {stage === 'mount' && <MountLayer mount={mount} />}
+      {(stage === 'mount' || stage === 'pattern') && (
+        <DecidesLayer
+          outline={outline}
+          figures={(plan.figures.pattern ?? []).filter((f) => stage === 'pattern' || isThinnest(f))}
+        />
+      )}
       {stage === 'mark' && <MarkSheetLayer part={part} workshop={workshop} />}
       <RingLayer part={part} outline={outline} />
       <HollowLayer hollows={part.hollows ?? []} outline={outline} />
@@ -96,6 +106,9 @@ export function StageStrip({
     </Strip>
   );
 }
+
+/** Where it whips first: that decides how it is held. */
+const isThinnest = ({ id }: Figure): boolean => id.startsWith('narrowest.');
 
 /** Stages of the work that is done while a part is held by what it is glued onto. */
 const ON_SHAFT: ReadonlySet<Stage> = new Set(['mount', 'mark', 'turn', 'surface']);

@@ -1,17 +1,18 @@
-import type { Outline, StandingWood, Tone } from '@compas/core';
+import type { Outline, StandingWood } from '@compas/core';
 import { useId } from 'react';
 import { FrameContext, useFrame } from '../strip/frame.js';
 import { StandingLayer } from '../strip/StandingLayer.js';
+import type { WoodLook } from '../strip/wood/woodLook.js';
 import { lensOf } from './lens.js';
 
 interface PlaceLargerProps {
   standing: StandingWood;
   outline: Outline;
-  tone: Tone;
+  look: WoodLook;
 }
 
 /** The place in work once more, larger, where the piece is so slender that it cannot be seen on the strip. */
-export function PlaceLarger({ standing, outline, tone }: PlaceLargerProps) {
+export function PlaceLarger({ standing, outline, look }: PlaceLargerProps) {
   const clip = useId();
   const lens = lensOf(useFrame(), standing);
   if (!lens || !standing.work) return null;
@@ -30,7 +31,7 @@ export function PlaceLarger({ standing, outline, tone }: PlaceLargerProps) {
       <rect width={frame.width} height={frame.height} className="lens-ground" />
       <g clipPath={`url(#${clip})`}>
         <FrameContext value={frame}>
-          <StandingLayer standing={standing} outline={outline} tone={tone} />
+          <StandingLayer standing={standing} outline={outline} look={look} />
         </FrameContext>
         <rect
           x={Math.min(a, b)}

@@ -106,7 +106,7 @@ export function StepWork(props: StepWorkProps) {
     <>
       <div className="run-strip" data-frame={frame}>
         {frame !== 'free' && <p className="run-state">{FRAME_WORDS[frame]}</p>}
-        <WoodStrip part={part} steps={steps} step={step} figure={figure} />
+        <WoodStrip part={part} piece={state.piece} steps={steps} step={step} figure={figure} />
       </div>
       <div className="run-body">
         <StepWords {...props} />

@@ -3,6 +3,7 @@ import { useMemo } from 'react';
 import { StandingLayer, WorkLayer } from '../strip/StandingLayer.js';
 import { StepLayer } from '../strip/layers.js';
 import { Strip } from '../strip/Strip.js';
+import { lookOf } from '../strip/wood/woodLook.js';
 import { figureRoom, FigureLayer } from './FigureLayer.js';
 import type { KeyFigure } from './keyFigure.js';
 import { PlaceLarger } from './PlaceLarger.js';
@@ -14,17 +15,21 @@ const PITCH = 0.4;
 /** The wood as it stands before this step, and where the step works; the drawing alone for plans that keep no wood. */
 export function WoodStrip({
   part,
+  piece,
   steps,
   step,
   figure,
 }: {
   part: PartPlan;
+  /** each has a grain of its own */
+  piece: number;
   steps: readonly Step[];
   step: Step;
   figure: KeyFigure;
 }) {
   const tall = useTall();
   const { outline, material, mount, blank } = part;
+  const look = useMemo(() => lookOf(material, `${part.partId} ${piece}`), [material, part.partId, piece]);
   // an item is joined of what all its parts have become
   const played = useMemo(
     () => (step.item ? steps : stepsWithTaken(steps, part.partId)),
@@ -42,7 +47,7 @@ export function WoodStrip({
       outline={outline}
       holes={part.holes}
       bores={part.bores}
-      tone={material.tone}
+      look={look}
       headstockEnd={mount.headstockEnd}
       tallest={tall}
       least={tall}
@@ -53,19 +58,14 @@ export function WoodStrip({
             after: mount.headstockEnd === 'reference' ? beyond.far : beyond.reference,
             largestRadius: Math.max(blank.section / 2, standing.most),
             standing: (
-              <StandingLayer
-                standing={standing}
-                outline={outline}
-                tone={material.tone}
-                hollows={part.hollows}
-              />
+              <StandingLayer standing={standing} outline={outline} look={look} hollows={part.hollows} />
             ),
           }
         : {})}
     >
       {standing && <WorkLayer standing={standing} />}
       <StepLayer step={step} stations={part.stations} />
-      {standing && <PlaceLarger standing={standing} outline={outline} tone={material.tone} />}
+      {standing && <PlaceLarger standing={standing} outline={outline} look={look} />}
       <FigureLayer figure={figure} standing={standing} />
     </Strip>
   );

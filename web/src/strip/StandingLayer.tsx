@@ -1,21 +1,16 @@
-import {
-  radiusAt,
-  type Hollow,
-  type Outline,
-  type SilhouettePoint,
-  type StandingWood,
-  type Tone,
-} from '@compas/core';
+import { radiusAt, type Hollow, type Outline, type SilhouettePoint, type StandingWood } from '@compas/core';
 import { memo, useId } from 'react';
 import { useFrame, type Frame } from './frame.js';
 import { HollowLayer } from './HollowLayer.js';
 import { wholePath } from './paths.js';
 import { TONES } from './tones.js';
+import { Turned, type Surface } from './wood/Turned.js';
+import type { WoodLook } from './wood/woodLook.js';
 
 interface StandingProps {
   standing: StandingWood;
   outline: Outline;
-  tone: Tone;
+  look: WoodLook;
   /** as they are drawn; shown once they are cut */
   hollows?: readonly Hollow[];
 }
@@ -24,12 +19,13 @@ interface StandingProps {
 export const StandingLayer = memo(function StandingLayer({
   standing,
   outline,
-  tone,
+  look,
   hollows = [],
 }: StandingProps) {
   const frame = useFrame();
   const hatch = useId();
-  const tint = TONES[tone];
+  const tint = TONES[look.tone];
+  const surface = surfaceOf(standing);
   const { silhouette, pieceAt, pieceRuns, beside } = standing;
   const ofPiece = (x: number) => (x - pieceAt) * pieceRuns;
   const at = (x: number) => frame.at(ofPiece(x));
@@ -59,16 +55,20 @@ export const StandingLayer = memo(function StandingLayer({
           <g key={run[0]?.x}>
             <path d={whole} fill={tint.section} />
             <path d={whole} fill={`url(#${hatch})`} className="standing-edge" />
-            <path d={bandPath(run, frame, at, kept, () => 0)} fill={tint.outside} />
-            <path
-              d={bandPath(
+            <Turned
+              upper={bandPath(run, frame, at, kept, () => 0)}
+              lower={bandPath(
                 run,
                 frame,
                 at,
                 () => 0,
                 (p) => -kept(p),
               )}
-              fill={tint.section}
+              profile={thinned(run, frame.scale).map((p) => ({ x: ofPiece(p.x), r: kept(p) }))}
+              frame={frame}
+              look={look}
+              surface={surface}
+              at={frame.at}
             />
             <path
               d={bandPath(
@@ -110,6 +110,29 @@ export const StandingLayer = memo(function StandingLayer({
     </g>
   );
 });
+
+/** What was last done to the wood all over: as the tool left it, sanded, or with something on it. */
+function surfaceOf({ wood: { treated } }: StandingWood): Surface {
+  if (treated.some((t) => t.how === 'coated')) return 'coated';
+  return treated.some((t) => t.how === 'sanded') ? 'sanded' : 'tool';
+}
+
+/** Pixels between two places of the grain. */
+const GRAIN_PITCH = 5;
+
+/** As many places as grain is drawn by; where the wood steps every one is kept. */
+function thinned(run: readonly SilhouettePoint[], scale: number): SilhouettePoint[] {
+  let last: SilhouettePoint | null = null;
+  return run.filter((p, i) => {
+    const keep =
+      last === null ||
+      i === run.length - 1 ||
+      Math.abs(p.x - last.x) * scale >= GRAIN_PITCH ||
+      Math.abs(p.outside - last.outside) * scale >= GRAIN_PITCH;
+    if (keep) last = p;
+    return keep;
+  });
+}
 
 /** What the piece was glued to, finished: to the axis from the height that it is seen to. */
 function GluedTo({

@@ -1,29 +1,22 @@
-import { type Bore, boreAt, extremes, radiusAt, type Hole, type Outline, type Tone } from '@compas/core';
-import {
-  memo,
-  use,
-  useId,
-  useMemo,
-  useState,
-  type KeyboardEvent,
-  type PointerEvent,
-  type ReactNode,
-} from 'react';
+import { type Bore, boreAt, extremes, radiusAt, type Hole, type Outline } from '@compas/core';
+import { memo, use, useMemo, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
 import { FrameContext, frameFor, type Frame } from './frame.js';
 import { edgePath, halfPath, holePath, wholePath } from './paths.js';
 import { CrossHoleLayer, SquareLayer } from './partLayers.js';
 import { Readout } from './Readout.js';
 import { Ruler } from './Ruler.js';
 import { StripRoom } from './stripRoom.js';
-import { TONES } from './tones.js';
 import { useWidth } from './useWidth.js';
+import { profileOf } from './wood/profile.js';
+import { Turned } from './wood/Turned.js';
+import type { WoodLook } from './wood/woodLook.js';
 import './strip.css';
 
 interface StripProps {
   outline: Outline;
   holes: readonly Hole[];
   bores?: readonly Bore[];
-  tone: Tone;
+  look: WoodLook;
   headstockEnd: 'reference' | 'far';
   /** waste between headstock and part, and between part and tailstock, mm */
   before?: number;
@@ -62,7 +55,7 @@ export function Strip(props: StripProps) {
     outline,
     holes,
     bores = NO_BORES,
-    tone,
+    look,
     headstockEnd,
     before = 0,
     after = 0,
@@ -125,7 +118,7 @@ export function Strip(props: StripProps) {
       >
         <FrameContext value={frame}>
           {props.behind}
-          {props.standing ?? <Wood outline={outline} holes={holes} bores={bores} tone={tone} frame={frame} />}
+          {props.standing ?? <Wood outline={outline} holes={holes} bores={bores} look={look} frame={frame} />}
           {selected !== null && <Selection outline={outline} frame={frame} elementId={selected} />}
           <line
             x1={10}
@@ -166,27 +159,23 @@ interface WoodProps {
   outline: Outline;
   holes: readonly Hole[];
   bores: readonly Bore[];
-  tone: Tone;
+  look: WoodLook;
   frame: Frame;
 }
 
 /** The work itself; a pointer that moves or a clock that ticks does not draw it anew. */
-const Wood = memo(function Wood({ outline, holes, bores, tone, frame }: WoodProps) {
-  const tint = TONES[tone];
-  const fade = useId();
-  const upper = halfPath(outline, frame, 1);
+const Wood = memo(function Wood({ outline, holes, bores, look, frame }: WoodProps) {
+  const profile = useMemo(() => profileOf(outline, frame.scale), [outline, frame.scale]);
   return (
     <>
-      <defs>
-        <linearGradient id={fade} x1="0" y1="0" x2="0" y2="1">
-          <stop offset="0" stopColor="#fff" stopOpacity="0.35" />
-          <stop offset="0.55" stopColor="#fff" stopOpacity="0" />
-          <stop offset="1" stopColor="#000" stopOpacity="0.18" />
-        </linearGradient>
-      </defs>
-      <path d={upper} fill={tint.outside} />
-      <path d={upper} fill={`url(#${fade})`} />
-      <path d={halfPath(outline, frame, -1)} fill={tint.section} />
+      <Turned
+        upper={halfPath(outline, frame, 1)}
+        lower={halfPath(outline, frame, -1)}
+        profile={profile}
+        frame={frame}
+        look={look}
+        at={frame.at}
+      />
       {holes.map((hole) => (
         <path key={hole.id} d={holePath(hole, outline.length, frame)} className="strip-hole" />
       ))}

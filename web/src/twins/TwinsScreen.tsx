@@ -25,6 +25,7 @@ import { PartSwitch, useShownPart } from '../plan/PartSwitch.js';
 import { WorkScreen } from '../plan/WorkScreen.js';
 import { DeviationLayer, ENLARGED } from '../strip/layers.js';
 import { Strip } from '../strip/Strip.js';
+import { lookOf } from '../strip/wood/woodLook.js';
 import { recordFindings } from '../run/recordFindings.js';
 import { countOf } from '../ui/countOf.js';
 import { Findings } from '../ui/Findings.js';
@@ -102,7 +103,7 @@ function Twins({ batch }: { batch: BatchDetail }) {
         <Strip
           outline={part.outline}
           holes={part.holes}
-          tone={part.material.tone}
+          look={lookOf(part.material, part.partId)}
           headstockEnd={part.mount.headstockEnd}
         >
           <DeviationLayer verdict={verdict} />

@@ -3,9 +3,16 @@ import { useState } from 'react';
 import { FigureValue } from './FigureValue.js';
 import { Say } from './Length.js';
 
+interface FiguresProps {
+  figures: readonly Figure[];
+  /** asked for elsewhere: its working stands open */
+  opened?: string | null;
+}
+
 /** The few figures that decide; each opens its working. */
-export function Figures({ figures }: { figures: readonly Figure[] }) {
-  const [open, setOpen] = useState<string | null>(null);
+export function Figures({ figures, opened = null }: FiguresProps) {
+  const [own, setOpen] = useState<string | null | undefined>(undefined);
+  const open = own === undefined ? opened : own;
   return (
     <div>
       {figures.map((figure) => (
