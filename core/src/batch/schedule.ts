@@ -3,6 +3,7 @@ import type { WorkingHours } from '../workshop/index.js';
 import { runsOf, setupKey, type Step } from '../route/index.js';
 import { waitBehind } from './holds.js';
 import { batchPieces, concerns, type BatchPiece, type Lot } from './lots.js';
+import { WorkDays, type WorkDay } from './workDays.js';
 import { localTime, takenInHand, workFrom, type WallMinutes } from './workingTime.js';
 
 /** When a step is first begun and last ended over the batch, on the workshop's clock. */
@@ -24,9 +25,13 @@ export interface Schedule {
   setupMinutes: number;
   setups: number;
   spans: StepSpan[];
+  /** what is done with hands, day by day; plans made before it was kept have none */
+  days?: WorkDay[];
 }
 
 interface Bench {
+  days: WorkDays;
+
   free: WallMinutes;
   /** set-up that each place is in */
   state: Map<string, string>;
@@ -51,6 +56,7 @@ export function scheduleBatch(
   school: BatchingSchool,
 ): Schedule {
   const bench: Bench = {
+    days: new WorkDays(),
     free: start,
     state: new Map(),
     onLathe: null,
@@ -79,6 +85,7 @@ export function scheduleBatch(
     setupMinutes: bench.setupMinutes,
     setups: bench.setups,
     spans: [...bench.spans].map(([stepId, s]) => ({ stepId, from: localTime(s.from), to: localTime(s.to) })),
+    days: bench.days.list(),
   };
 }
 
@@ -125,7 +132,8 @@ function byOperation(bench: Bench, batch: Batch, steps: readonly Step[]): void {
   for (const run of runsOf(steps))
     for (const blank of batch.blanks)
       for (const step of run.steps)
-        for (const piece of blank) if (isOpen(batch, step, piece)) work(bench, batch, step, piece);
+        for (const piece of blank)
+          if (isOpen(batch, step, piece)) work(bench, batch, step, piece, `run ${run.id}`);
 }
 
 /** What is done to a whole blank is done once, with the first of its pieces that comes to it. */
@@ -156,28 +164,37 @@ function byPiece(bench: Bench, batch: Batch, steps: readonly Step[]): void {
         finished++;
         continue;
       }
-      const ready = readyAt(batch, step, piece);
+      const ready = readyAt(batch, step, piece).at;
       if (ready < soonest || ready <= bench.free) [chosen, soonest] = [{ piece, step }, ready];
       if (ready <= bench.free) break;
     }
     if (!chosen) return;
     if (finished > FINISHED_AMONG) open = open.filter((piece) => nextOf(piece) !== undefined);
-    work(bench, batch, chosen.step, chosen.piece);
+    work(bench, batch, chosen.step, chosen.piece, `blank ${chosen.piece.blank}`);
   }
 }
 
+/** When a step can be begun, and the step that keeps it back until then. */
+interface Ready {
+  at: WallMinutes;
+  after: string | undefined;
+}
+
 /** When a piece can go on with a step: all that locks it is done and has waited as long as it must. */
-function readyAt(batch: Batch, { locks }: Step, piece: BatchPiece): WallMinutes {
+function readyAt(batch: Batch, { locks }: Step, piece: BatchPiece): Ready {
   const { done, byId, start } = batch;
-  let ready = start;
+  let ready: Ready = { at: start, after: undefined };
   for (const lock of locks) {
     const before = byId.get(lock.stepId);
     if (!before) continue;
     for (const needed of neededFor(batch, before, piece)) {
       const at = done[needed.blank]?.get(lock.stepId);
-      if (at !== undefined) ready = Math.max(ready, at + waitBehind(lock, before));
+      if (at !== undefined) {
+        const free = at + waitBehind(lock, before);
+        if (free > ready.at) ready = { at: free, after: lock.stepId };
+      }
       // what another piece must have behind it first
-      else if (needed.piece !== piece.piece) return Infinity;
+      else if (needed.piece !== piece.piece) return { at: Infinity, after: lock.stepId };
     }
   }
   return ready;
@@ -193,10 +210,13 @@ function neededFor({ blanks, pieces }: Batch, before: Step, piece: BatchPiece): 
   return others.slice((piece.n - 1) * each, piece.n * each).filter((p) => concerns(before, p));
 }
 
-/** Does one step of one piece. */
-function work(bench: Bench, batch: Batch, step: Step, piece: BatchPiece): void {
+/** Does one step of one piece, in one go with what goes by the same. */
+function work(bench: Bench, batch: Batch, step: Step, piece: BatchPiece, goesBy: string): void {
   const minutes = preparation(bench, step, piece.blank) + step.minutes;
-  const { from, to } = workFrom(batch.hours, Math.max(bench.free, readyAt(batch, step, piece)), minutes);
+  const ready = readyAt(batch, step, piece);
+  const { from, to, spans } = workFrom(batch.hours, Math.max(bench.free, ready.at), minutes);
+  const after = ready.at > bench.free ? ready.after : undefined;
+  bench.days.add(spans, { goesBy, stepId: step.id, piece: piece.piece, after });
   bench.free = to;
   bench.handsOn += minutes;
   const span = bench.spans.get(step.id);

@@ -18,7 +18,7 @@ export const localTime = (at: WallMinutes): string =>
 /** Monday is 1; 1 January 1970 was a Thursday. */
 const weekdayOf = (day: number): number => ((((day + 3) % 7) + 7) % 7) + 1;
 
-interface Span {
+export interface Span {
   from: WallMinutes;
   to: WallMinutes;
 }
@@ -49,10 +49,11 @@ function spanFrom({ windows }: WorkingHours, at: WallMinutes): Span | null {
 /**
  * When `minutes` of work begun at or after `at` starts and ends. Work that would run past the end of
  * a span waits for the next one when a whole span holds it; longer work is carried over.
+ * @returns also what of each working span it takes
  */
-export function workFrom(hours: WorkingHours, at: WallMinutes, minutes: number): Span {
+export function workFrom(hours: WorkingHours, at: WallMinutes, minutes: number): Span & { spans: Span[] } {
   let span = spanFrom(hours, at);
-  if (!span) return { from: at, to: at + minutes };
+  if (!span) return { from: at, to: at + minutes, spans: [{ from: at, to: at + minutes }] };
   const longest = Math.max(...hours.windows.map((w) => w.to - w.from));
   while (span.to - span.from < minutes && minutes <= longest) {
     const next = spanFrom(hours, span.to);
@@ -61,11 +62,14 @@ export function workFrom(hours: WorkingHours, at: WallMinutes, minutes: number):
   }
   const from = span.from;
   let left = minutes;
+  const spans: Span[] = [];
   while (left > span.to - span.from) {
+    spans.push(span);
     left -= span.to - span.from;
     const next = spanFrom(hours, span.to);
     if (!next) break;
     span = next;
   }
-  return { from, to: span.from + left };
+  spans.push({ from: span.from, to: span.from + left });
+  return { from, to: span.from + left, spans };
 }

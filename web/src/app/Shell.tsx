@@ -7,6 +7,7 @@ import { enterWorkshop, OF_A_WORKSHOP, sessionQuery, type Session } from '../api
 import { useChange } from '../api/useChange.js';
 import { workshopQuery } from '../api/workshop.js';
 import { Trouble } from '../ui/Trouble.js';
+import { WayBack } from '../ui/WayBack.js';
 import { UnitsProvider, useUnits } from '../ui/units.js';
 import { Keys } from './Keys.js';
 import { Leave } from './Leave.js';
@@ -33,6 +34,7 @@ export function Shell() {
       <Header session={session.data} />
       <Unsent />
       <main id="work" className="page">
+        <WayBack />
         <Suspense fallback={<p className="soft">One moment…</p>}>
           <Outlet />
         </Suspense>

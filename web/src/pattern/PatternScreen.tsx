@@ -8,10 +8,10 @@ import { WorkScreen } from '../plan/WorkScreen.js';
 import { KeptHere } from '../saving/KeptHere.js';
 import { Figures } from '../ui/Figures.js';
 import { Findings } from '../ui/Findings.js';
-import { useNoted } from '../ui/noted.js';
+import { useAbout } from '../ui/noted.js';
 import { NotedHere } from '../ui/NotedHere.js';
 import { Trouble } from '../ui/Trouble.js';
-import { firstSpot, turningAt, type Spot } from './editing.js';
+import { firstSpot, spotOf, turningAt, type Spot } from './editing.js';
 import {
   EditorActionsContext,
   EditorContext,
@@ -43,9 +43,9 @@ export default function PatternScreen() {
 function Editor({ pattern, workshop, kits }: { pattern: Pattern; workshop: Workshop; kits: Kit[] }) {
   const draft = usePatternDraft(pattern);
   const { body, change, update, read, undo, redo } = draft;
-  const [wanted, setSpot] = useState<Spot>(() => firstSpot(pattern.body));
-  const noted = useNoted();
-  const [selected, setSelected] = useState<string | null>(noted?.about || null);
+  const about = useAbout();
+  const [wanted, setSpot] = useState<Spot>(() => spotOf(pattern.body, about));
+  const [selected, setSelected] = useState<string | null>(about);
   const spot = body.parts.some((p) => p.id === wanted.partId) ? wanted : firstSpot(body);
   // the strip follows at once; judging and planning follow when there is a moment
   const calm = useDeferredValue(body);

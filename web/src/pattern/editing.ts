@@ -36,6 +36,14 @@ export const firstSpot = (body: PatternBody): Spot => ({
   turningId: body.parts[0].turnings[0].id,
 });
 
+/** Where an element is edited: the turning that it is drawn in, or the first. */
+export function spotOf(body: PatternBody, elementId: string | null): Spot {
+  for (const part of body.parts)
+    for (const turning of part.turnings)
+      if (turning.elements.some((e) => e.id === elementId)) return { partId: part.id, turningId: turning.id };
+  return firstSpot(body);
+}
+
 export const partAt = (body: PatternBody, { partId }: Pick<Spot, 'partId'>): Part =>
   body.parts.find((p) => p.id === partId) ?? body.parts[0];
 

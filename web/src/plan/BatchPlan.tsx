@@ -13,17 +13,15 @@ import { useMemo, useState } from 'react';
 import { Link, useLocation, useParams } from 'react-router';
 import { type BatchDetail } from '../api/batch.js';
 import { batchQuery } from '../api/batches.js';
-import { Figures } from '../ui/Figures.js';
-import { Findings } from '../ui/Findings.js';
 import { dayWords } from '../ui/clock.js';
 import { countOf } from '../ui/countOf.js';
 import { usePlan } from '../workers/usePlan.js';
 import { DecidingHere } from './own/DecidingHere.js';
-import { GoPast } from './own/GoPast.js';
 import { PartSwitch, useShownPart } from './PartSwitch.js';
 import { PrintLinks } from './PrintLinks.js';
 import { Replan } from './Replan.js';
 import { stageOf } from './stages.js';
+import { asideOf } from './Aside.js';
 import { StageStrip } from './StageStrip.js';
 import { StageWork } from './StageWork.js';
 import { WorkScreen } from './WorkScreen.js';
@@ -60,7 +58,6 @@ function Kept({ batch }: { batch: BatchDetail }) {
   const { search } = useLocation();
   const leads = shown === batch.snapshot.plan.parts[0].partId;
   const ways = useMemo(() => ofPart.order.ways ?? [], [ofPart]);
-  const elsewhere = plan.findings.filter((f) => f.stage !== stage && f.severity === 'stop');
   return (
     <DecidingHere
       part={plan.parts[0]}
@@ -115,16 +112,12 @@ function Kept({ batch }: { batch: BatchDetail }) {
         stage={stage}
         findings={plan.findings}
         to={(wanted) => `${batchStage(batch, wanted)}${search}`}
-        aside={
-          <>
-            <Findings
-              findings={[...elsewhere, ...plan.findings.filter((f) => f.stage === stage)]}
-              empty="Nothing to look at in this stage."
-              below={(finding) => <GoPast finding={finding} />}
-            />
-            <Figures figures={plan.figures[stage] ?? []} />
-          </>
-        }
+        aside={asideOf({
+          stage,
+          findings: plan.findings,
+          figures: plan.figures[stage] ?? [],
+          patternId: batch.patternId,
+        })}
       >
         <StageWork plan={plan} stage={stage} inputs={ofPart} batchId={batch.id} />
       </WorkScreen>

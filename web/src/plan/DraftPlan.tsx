@@ -9,20 +9,18 @@ import { dryingQuery, type Bundle } from '../api/stock.js';
 import { useChange } from '../api/useChange.js';
 import { kitsQuery, workshopQuery, type WorkshopDetail } from '../api/workshop.js';
 import type { DryingWood, Kit, OwnWay, Plan } from '@compas/core';
-import { Figures } from '../ui/Figures.js';
-import { Findings } from '../ui/Findings.js';
 import { FOR, LINES, linesIn, ORDER, SHOWN } from '../ui/planAddress.js';
 import { NotedHere } from '../ui/NotedHere.js';
 import { Trouble } from '../ui/Trouble.js';
 import { editedPattern } from '../saving/editedPattern.js';
 import { usePlan } from '../workers/usePlan.js';
+import { asideOf } from './Aside.js';
 import { draftFrom, keyFor, plannedBy, type Choose, type Draft } from './draft.js';
 import { ForWhom, STOCK, WhomWords } from './ForWhom.js';
 import { KeepPlan } from './KeepPlan.js';
 import { LayAside } from './LayAside.js';
 import { OrderBand } from './OrderBand.js';
 import { DecidingHere } from './own/DecidingHere.js';
-import { GoPast } from './own/GoPast.js';
 import { waysText } from './own/waysInAddress.js';
 import { PartSwitch } from './PartSwitch.js';
 import { stageOf } from './stages.js';
@@ -221,8 +219,6 @@ const Drafted = memo(function Drafted(props: DraftedProps) {
         },
       },
     );
-  const stageFindings = plan.findings.filter((f) => f.stage === stage);
-  const elsewhere = plan.findings.filter((f) => f.stage !== stage && f.severity === 'stop');
   const ways = useMemo(() => ofPart.order.ways ?? [], [ofPart]);
   const wider = useMemo(() => ({ pattern, edited, workshop: held }), [pattern, edited, held]);
   return (
@@ -282,16 +278,12 @@ const Drafted = memo(function Drafted(props: DraftedProps) {
         stage={stage}
         findings={plan.findings}
         to={to}
-        aside={
-          <>
-            <Findings
-              findings={[...elsewhere, ...stageFindings]}
-              empty="Nothing to look at in this stage."
-              below={(finding) => <GoPast finding={finding} />}
-            />
-            <Figures figures={plan.figures[stage] ?? []} />
-          </>
-        }
+        aside={asideOf({
+          stage,
+          findings: plan.findings,
+          figures: plan.figures[stage] ?? [],
+          patternId: pattern.id,
+        })}
       >
         <StageWork plan={plan} stage={stage} inputs={ofPart} choose={choose} />
       </WorkScreen>

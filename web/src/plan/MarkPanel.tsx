@@ -7,6 +7,7 @@ import {
   type PlanInputs,
   type Units,
 } from '@compas/core';
+import { Worked } from '../ui/Worked.js';
 import { Length, Say } from '../ui/Length.js';
 import { useUnits } from '../ui/units.js';
 import type { Choose } from './draft.js';
@@ -68,9 +69,11 @@ export function MarkPanel({ part, inputs, choose, batchId }: MarkPanelProps) {
                 <Length mm={cut.from ?? cut.x} />
               </td>
               <td className="number">
-                <b>
-                  <Length mm={cut.cutTo} />
-                </b>
+                <Worked figure={layout.figures.find((f) => f.id === `size.${cut.id}`)}>
+                  <b>
+                    <Length mm={cut.cutTo} />
+                  </b>
+                </Worked>
               </td>
               <td className="number">
                 <Length mm={cut.finished} />

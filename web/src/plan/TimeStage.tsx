@@ -13,6 +13,7 @@ import {
   type Schedule,
 } from '@compas/core';
 import { clockWords } from '../ui/clock.js';
+import { DaysOfWork } from './DaysOfWork.js';
 import { OwnList } from './own/OwnList.js';
 import { StepMinutes } from './own/StepMinutes.js';
 
@@ -20,21 +21,42 @@ import { StepMinutes } from './own/StepMinutes.js';
 export function TimeStage({ plan, inputs }: { plan: Plan; inputs: PlanInputs }) {
   const chosen = chosenSchedule(plan);
   const schedules = schedulesOf(plan);
-  const from = wallMinutes(chosen.start);
-  const share = (minutes: number) => (100 * minutes) / Math.max(1, chosen.elapsedMinutes);
   return (
     <div className="column">
       <h2>Ready {clockWords(chosen.end)}</h2>
-      <div className="compare">
-        {schedules.map((schedule) => (
-          <School
-            key={schedule.school}
-            schedule={schedule}
-            words={capitalised(BATCHING_SCHOOLS[schedule.school])}
-            chosen={chosen}
-          />
-        ))}
-      </div>
+      <table className="table" aria-label="Ways through the shop">
+        <thead>
+          <tr>
+            <th>Batch goes</th>
+            <th>Ready</th>
+            <th className="number">With hands</th>
+            <th className="number">of it setting up</th>
+          </tr>
+        </thead>
+        <tbody>
+          {schedules.map((schedule) => (
+            <School key={schedule.school} schedule={schedule} followed={schedule.school === chosen.school} />
+          ))}
+        </tbody>
+      </table>
+      {chosen.days ? <DaysOfWork plan={plan} days={chosen.days} /> : <RunBars plan={plan} chosen={chosen} />}
+      <OwnList
+        part={plan.parts[0]}
+        workshop={inputs.workshop}
+        kinds={['minutes']}
+        more={plan.item?.own ?? []}
+      />
+      <StepMinutes plan={plan} />
+    </div>
+  );
+}
+
+/** How the runs lie in time, for plans that do not say what is done on which day. */
+function RunBars({ plan, chosen }: { plan: Plan; chosen: Schedule }) {
+  const from = wallMinutes(chosen.start);
+  const share = (minutes: number) => (100 * minutes) / Math.max(1, chosen.elapsedMinutes);
+  return (
+    <>
       <div className="gantt">
         {runsOf(stepsOfPlan(plan)).map((run) => {
           const spans = chosen.spans.filter((s) => run.steps.some((step) => step.id === s.stepId));
@@ -67,14 +89,7 @@ export function TimeStage({ plan, inputs }: { plan: Plan; inputs: PlanInputs }) 
         Solid: hands on, first piece to last. Hatched: waiting. Inside the working hours of the workshop, one
         maker.
       </p>
-      <OwnList
-        part={plan.parts[0]}
-        workshop={inputs.workshop}
-        kinds={['minutes']}
-        more={plan.item?.own ?? []}
-      />
-      <StepMinutes plan={plan} />
-    </div>
+    </>
   );
 }
 
@@ -84,18 +99,16 @@ function called({ parts }: Plan, { title, steps: [step] }: StepRun): string {
   return parts.length < 2 || !part || step?.item ? title : `${part.name}: ${title.toLowerCase()}`;
 }
 
-function School({ schedule, words, chosen }: { schedule: Schedule; words: string; chosen: Schedule }) {
-  const followed = schedule.school === chosen.school;
+function School({ schedule, followed }: { schedule: Schedule; followed: boolean }) {
+  const words = capitalised(BATCHING_SCHOOLS[schedule.school]);
   return (
-    <div data-chosen={followed}>
-      <h3>
-        {words}
-        {followed ? ', followed' : ''}
-      </h3>
-      Hands on <b>{minutesInWords(schedule.handsOnMinutes)}</b>, of it {minutesInWords(schedule.setupMinutes)}{' '}
-      setting up ({schedule.setups} set-ups)
-      <br />
-      Begins {clockWords(schedule.start)}, ready <b>{clockWords(schedule.end)}</b>
-    </div>
+    <tr data-followed={followed}>
+      <td>{followed ? <b>{words}, followed</b> : words}</td>
+      <td className="figures">{followed ? <b>{clockWords(schedule.end)}</b> : clockWords(schedule.end)}</td>
+      <td className="number figures">{minutesInWords(schedule.handsOnMinutes)}</td>
+      <td className="number figures">
+        {minutesInWords(schedule.setupMinutes)} ({schedule.setups}×)
+      </td>
+    </tr>
   );
 }

@@ -7,6 +7,7 @@ import {
   type SpeedChoice as StageSpeed,
   stageSpeeds,
 } from '@compas/core';
+import { Worked } from '../ui/Worked.js';
 import { CutOrder } from './own/CutOrder.js';
 import { OwnList } from './own/OwnList.js';
 import { SpeedChoice } from './own/SpeedChoice.js';
@@ -58,9 +59,11 @@ export function TurnStage({ plan, inputs }: { plan: Plan; inputs: PlanInputs }) 
             <tr key={speed.stage}>
               <td>{speed.stage}</td>
               <td className="number">
-                <b>
-                  <Speed speed={speed} />
-                </b>
+                <Worked figure={speed.figure}>
+                  <b>
+                    <Speed speed={speed} />
+                  </b>
+                </Worked>
               </td>
               {compared.map(({ school, speeds }) => (
                 <td key={school} className="number soft">

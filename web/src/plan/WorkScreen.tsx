@@ -14,6 +14,7 @@ interface WorkScreenProps {
   /** where each stage leads; null when it cannot be entered yet */
   to: (stage: Stage) => string | null;
   children: ReactNode;
+  /** null where there is nothing beside the work */
   aside: ReactNode;
 }
 
@@ -26,7 +27,7 @@ export function WorkScreen({ title, strip, band, stage, findings, to, children, 
         {band}
       </div>
       <StripInSight>{strip}</StripInSight>
-      <div className="work-body">
+      <div className="work-body" data-beside={aside !== null}>
         <nav className="rail" aria-label="Stages">
           {RAIL.map((entry) => (
             <RailEntry
@@ -39,7 +40,7 @@ export function WorkScreen({ title, strip, band, stage, findings, to, children, 
           ))}
         </nav>
         <section className="work-middle">{children}</section>
-        <aside className="work-aside">{aside}</aside>
+        {aside !== null && <aside className="work-aside">{aside}</aside>}
       </div>
     </div>
   );

@@ -1,7 +1,7 @@
 import type { Figure } from '@compas/core';
 import { useState } from 'react';
 import { FigureValue } from './FigureValue.js';
-import { Say } from './Length.js';
+import { WorkingPanel } from './WorkingPanel.js';
 
 interface FiguresProps {
   figures: readonly Figure[];
@@ -36,27 +36,6 @@ export function Figures({ figures, opened = null }: FiguresProps) {
           {open === figure.id && <WorkingPanel figure={figure} />}
         </div>
       ))}
-    </div>
-  );
-}
-
-function WorkingPanel({ figure: { working } }: { figure: Figure }) {
-  return (
-    <div className="working">
-      <Say text={working.rule} />
-      <dl>
-        {working.inputs.map((input) => (
-          <div key={input.label} className="working-line">
-            <dt>{input.label}</dt>
-            <dd>
-              <FigureValue value={input.value} unit={input.unit} />
-            </dd>
-          </div>
-        ))}
-      </dl>
-      <span className="soft">
-        From {working.source}.{working.school ? ` School: ${working.school}.` : ''}
-      </span>
     </div>
   );
 }

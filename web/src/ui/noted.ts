@@ -20,6 +20,12 @@ export function withNote(path: string, { words, where, about }: Noted): string {
   return `${path}?${new URLSearchParams({ [WORDS]: words, [WHERE]: where, [ABOUT]: about }).toString()}`;
 }
 
+/** What a screen was opened to look at: a step or an element; null when nothing is named. */
+export function useAbout(): string | null {
+  const [search] = useSearchParams();
+  return search.get(ABOUT) || null;
+}
+
 /** The note that this screen was opened with; null when there is none. */
 export function useNoted(): Noted | null {
   const [search] = useSearchParams();
