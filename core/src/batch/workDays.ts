@@ -1,7 +1,7 @@
 import { localTime, type Span, type WallMinutes } from './workingTime.js';
 
 /** What is done with hands in one go: one run of steps on several pieces, or several steps of one piece. */
-export interface WorkStretch {
+interface WorkStretch {
   from: string;
   to: string;
   /** the first and the last step of it */

@@ -1,4 +1,4 @@
-import { formatLength, speak, withoutShade, type Units } from '../measure/index.js';
+import { formatLength, speak, type Units } from '../measure/index.js';
 import {
   boreOf,
   axisSection,
@@ -7,19 +7,18 @@ import {
   nameOf,
   OPENINGS,
   outlineOf,
-  peaksOf,
   pointsAlong,
   ringPart,
   ringPlace,
   wallOf,
   widestOf,
-  type ElementSpan,
   type Hollow,
   type Outline,
   type Part,
   type PatternBody,
   type Turning,
 } from '../pattern/index.js';
+import { diameterInk, figure, lengthInk, ROW, type Placing } from './drawingLabels.js';
 import { line, MARGIN, PAPERS, text, type Ink, type Page, type Paper } from './page.js';
 
 export interface DrawingWish {
@@ -41,7 +40,6 @@ const SCALES: [number, string][] = [
 ];
 
 const TOP = 44;
-const ROW = 4.6;
 const LABEL_ROWS = 4;
 const LIST_TOP = 140;
 
@@ -80,18 +78,6 @@ function partSheet(part: Part, wish: DrawingWish): Page {
       ...listInk(part, wish, outline, width),
     ],
   };
-}
-
-/** A length without its unit: the heading says it once. */
-export const figure = (mm: number, units: Units): string =>
-  withoutShade(formatLength(mm, units)).replace(/ mm$/, '');
-
-/** Where the work lies on the sheet. */
-interface Placing {
-  x: (x: number) => number;
-  y: (r: number) => number;
-  top: number;
-  low: number;
 }
 
 function heading(
@@ -183,50 +169,6 @@ function circleInk(place: Placing, x: number, radius: number): Ink {
     return [place.x(x + radius * Math.cos(angle)), place.y(radius * Math.sin(angle))];
   });
   return { kind: 'polyline', points, weight: 0.25 };
-}
-
-/** Diameters over the transitions, in rows so that neighbours do not touch. */
-function diameterInk(outline: Outline, place: Placing, units: Units): Ink[] {
-  const first = outline.spans[0];
-  const spots = [
-    ...(first ? [{ x: 0, r: first.startDiameter / 2 }] : []),
-    ...outline.spans.flatMap((s) => spotsOf(outline, s)),
-  ];
-  const kept = spots.filter(
-    (s, i) => !spots.slice(0, i).some((o) => Math.abs(o.x - s.x) < 1e-6 && Math.abs(o.r - s.r) < 1e-6),
-  );
-  return kept.flatMap((s, i) => {
-    const y = place.top + (i % LABEL_ROWS) * ROW;
-    return [
-      line(place.x(s.x), y + 0.8, place.x(s.x), place.y(s.r), 0.1),
-      text(place.x(s.x), y, 2.7, `⌀ ${figure(2 * s.r, units)}`, { align: 'centre' }),
-    ];
-  });
-}
-
-/** End of an element, and its crest or bottom when it has one. */
-const spotsOf = (outline: Outline, span: ElementSpan): { x: number; r: number }[] => [
-  ...peaksOf(outline, span).map(({ x, diameter }) => ({ x, r: diameter / 2 })),
-  { x: span.x1, r: span.endDiameter / 2 },
-];
-
-/** Length of each element in a chain, and under it the running places from the reference end. */
-function lengthInk(outline: Outline, place: Placing, units: Units): Ink[] {
-  const y = place.low + 6;
-  const spans = outline.spans.filter((s) => s.x1 - s.x0 > 1e-6);
-  const ends = [0, ...spans.map((s) => s.x1)];
-  return [
-    line(place.x(0), y, place.x(outline.length), y, 0.15),
-    ...ends.map((x) => line(place.x(x), place.low + 2, place.x(x), y + 1.5, 0.1)),
-    ...spans.map((s, i) =>
-      text(place.x((s.x0 + s.x1) / 2), y - 0.8 + (i % 2) * 4.4, 2.5, figure(s.x1 - s.x0, units), {
-        align: 'centre',
-      }),
-    ),
-    ...ends.map((x, i) =>
-      text(place.x(x), y + 8.6 + (i % 2) * 3.4, 2.5, figure(x, units), { align: 'centre' }),
-    ),
-  ];
 }
 
 /** Where a further axis lies, then what is turned about it: places along it and diameters. */

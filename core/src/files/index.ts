@@ -17,5 +17,6 @@ export { profileCsv, profileDxf, profileSvg } from './profileWrite.js';
 export { readPattern, writePattern } from './patternJson.js';
 export { stlOf } from './stl.js';
 export { type ScaleMarks, type Silhouette, silhouetteOf } from './photo/silhouette.js';
+export { spreadLabels } from './spreadLabels.js';
 export { patternDrawing } from './drawing.js';
 export { readStockCsv, STOCK_COLUMNS, type StockList } from './stockCsv.js';

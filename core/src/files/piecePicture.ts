@@ -1,7 +1,7 @@
 import type { Units } from '../measure/index.js';
 import type { PartPlan } from '../plan/index.js';
 import { holeBoundary, pointsAlong } from '../pattern/index.js';
-import { figure } from './drawing.js';
+import { figure } from './drawingLabels.js';
 import { line, text, type Ink } from './page.js';
 
 /** A picture on a sheet, from its top left corner, mm. */

@@ -1,6 +1,6 @@
 import type { Layout, Blank, Cut, Station, Step, TwinsVerdict } from '@compas/core';
 import { useId } from 'react';
-import { formatLength } from '@compas/core';
+import { formatLength, spreadLabels } from '@compas/core';
 import { useUnits } from '../ui/units.js';
 import { useFrame, type Frame } from './frame.js';
 
@@ -68,18 +68,30 @@ export function MarkLayer({ layout }: { layout: Layout }) {
 /** Order of cuts, numbered along the top; the wood that still stands hatched behind. */
 export function CutLayer({ cuts }: { cuts: readonly Cut[] }) {
   const frame = useFrame();
-  return cuts.map((cut, i) => {
-    const x = frame.at((cut.x0 + cut.x1) / 2);
+  const places = cuts
+    .map((cut, i) => ({ cut, number: i + 1, x: frame.at((cut.x0 + cut.x1) / 2) }))
+    .sort((a, b) => a.x - b.x);
+  const laid = spreadLabels(
+    places.map((p) => p.x),
+    CUT_WIDE,
+    [CUT_WIDE / 2, frame.width - CUT_WIDE / 2],
+  );
+  return places.map(({ cut, number, x }, i) => {
+    const at = laid[i] ?? x;
     return (
       <g key={cut.elementId}>
-        <circle cx={x} cy={17 + (i % 2) * 4} r={11} className="cut-number" />
-        <text x={x} y={22 + (i % 2) * 4} textAnchor="middle" className="cut-digit">
-          {i + 1}
+        {Math.abs(at - x) > 2 && <line x1={at} x2={x} y1={17} y2={34} className="cut-leads" />}
+        <circle cx={at} cy={17} r={11} className="cut-number" />
+        <text x={at} y={22} textAnchor="middle" className="cut-digit">
+          {number}
         </text>
       </g>
     );
   });
 }
+
+/** Numbers of cuts stand no nearer than this, px. */
+const CUT_WIDE = 24;
 
 /** A wash over what is sanded and finished. */
 export function FinishLayer() {

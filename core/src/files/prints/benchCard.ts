@@ -1,6 +1,6 @@
 import type { Units } from '../../measure/index.js';
 import type { PartPlan } from '../../plan/index.js';
-import { figure } from '../drawing.js';
+import { figure } from '../drawingLabels.js';
 import { line, MARGIN, moved, PAPERS, text, type Ink, type Page, type PrintPaper } from '../page.js';
 import { piecePicture } from '../piecePicture.js';
 import { checkBar, FOOT } from './longSheet.js';
