@@ -40,7 +40,9 @@ const GAP = 40;
 const SIDE = 70;
 const TOP = 34;
 const RULER = 44;
+/** Small work is not drawn larger than this, px a mm; on a tall strip as much larger as that is taller. */
 const MOST_SCALE = 9;
+const USUAL_TALL = 300;
 
 /** Fits the work between headstock and tailstock, to scale in both directions. */
 export function frameFor({
@@ -55,9 +57,10 @@ export function frameFor({
   figure,
 }: FrameWish): Frame {
   const total = Math.max(1, before + length + after);
+  const most = MOST_SCALE * Math.max(1, tallest / USUAL_TALL);
   const fitted = (top: number) => {
     const room = (tallest - top - RULER) / 2;
-    return Math.min((width - 2 * SIDE) / total, room / Math.max(1, largestRadius * 1.12), MOST_SCALE);
+    return Math.min((width - 2 * SIDE) / total, room / Math.max(1, largestRadius * 1.12), most);
   };
   const free = fitted(TOP);
   const isBeside = figure !== undefined && total * free + SIDE + GAP + figure.width < width;
