@@ -20,6 +20,7 @@ import { OwnWays, waysFor } from './ownWays.js';
 import { partFindings } from './partFindings.js';
 import type { PartDraft, PlannedPart } from './partPlan.js';
 import { shapeFigures } from './shapeFigures.js';
+import { calledMaterial } from './calledMaterial.js';
 import { clipsCorners } from './clipsCorners.js';
 import { madePart } from './madePart.js';
 import { seatsOf } from './seats.js';
@@ -111,30 +112,38 @@ export function planPart(whole: Part, inputs: PlanInputs, mate: Mate | null = nu
   };
   const { steps, findings: routeFindings, end } = madePart(part, draft, inputs, own, mate);
   const { followed, homeless } = own;
+  const said = calledMaterial(
+    {
+      steps,
+      cautions: cautionsOf(draft, steps, clipped, inputs),
+      findings: [
+        ...partFindings(part, inputs, draft),
+        ...routeFindings,
+        ...drill.findings,
+        ...takenFindings(part.id, drawn.taken),
+        ...cross.findings,
+        ...mountFindings(held.mount, work, workshop),
+        ...toolFindings,
+        ...orderFindings,
+        ...speedFindings,
+        ...homelessFindings(part.id, homeless),
+        ...ladder.findings,
+        ...(finish ? finishFindings(part.id, finish, material, pattern.usedBy) : []),
+        ...fitted.flatMap((h) => joinFindings(part.id, h.kit, joins, pieces, workshop.glues, h.needs.way)),
+      ],
+    },
+    material,
+  );
   return {
     plan: {
       ...draft,
-      steps,
-      cautions: cautionsOf(draft, steps, clipped, inputs),
+      steps: said.steps,
+      cautions: said.cautions,
       ...(followed.length > 0 ? { own: followed } : {}),
       ...(homeless.length > 0 ? { homeless } : {}),
     },
     end,
-    findings: [
-      ...partFindings(part, inputs, draft),
-      ...routeFindings,
-      ...drill.findings,
-      ...takenFindings(part.id, drawn.taken),
-      ...cross.findings,
-      ...mountFindings(held.mount, work, workshop),
-      ...toolFindings,
-      ...orderFindings,
-      ...speedFindings,
-      ...homelessFindings(part.id, homeless),
-      ...ladder.findings,
-      ...(finish ? finishFindings(part.id, finish, material, pattern.usedBy) : []),
-      ...fitted.flatMap((h) => joinFindings(part.id, h.kit, joins, pieces, workshop.glues, h.needs.way)),
-    ],
+    findings: said.findings,
     figures: {
       stock: held.figures,
       drill: [...cross.figures, ...drill.figures],

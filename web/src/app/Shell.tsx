@@ -10,6 +10,7 @@ import { Trouble } from '../ui/Trouble.js';
 import { WayBack } from '../ui/WayBack.js';
 import { UnitsProvider, useUnits } from '../ui/units.js';
 import { Keys } from './Keys.js';
+import { useKeyboardUsed } from './useKeyboardUsed.js';
 import { Leave } from './Leave.js';
 import { Unsent } from './Unsent.js';
 import { useUpdate } from './useUpdate.js';
@@ -23,32 +24,35 @@ export function Shell() {
   const workshop = useQuery({ ...workshopQuery, enabled: signedIn });
   const { pathname } = useLocation();
   useUpdate();
+  const keyed = useKeyboardUsed();
   if (session.isError) return <Trouble error={session.error} />;
   if (!session.data) return null;
   if (!session.data.userId) return <Navigate to={`/sign-in?from=${encodeURIComponent(pathname)}`} replace />;
   return (
     <UnitsProvider usual={workshop.data?.body.units ?? 'mm'}>
-      <a className="skip" href="#work">
-        To the work
-      </a>
-      <Header session={session.data} />
-      <Unsent />
-      <main id="work" className="page">
-        <WayBack />
-        <Suspense fallback={<p className="soft">One moment…</p>}>
-          <Outlet />
-        </Suspense>
-      </main>
+      <div className="shell" data-keys={keyed}>
+        <a className="skip" href="#work">
+          To the work
+        </a>
+        <Header session={session.data} />
+        <Unsent />
+        <main id="work" className="page">
+          <WayBack />
+          <Suspense fallback={<p className="soft">One moment…</p>}>
+            <Outlet />
+          </Suspense>
+        </main>
+      </div>
     </UnitsProvider>
   );
 }
 
 const PLACES = [
-  { to: '/', label: 'Bench' },
-  { to: '/orders', label: 'Orders' },
-  { to: '/patterns', label: 'Patterns' },
-  { to: '/stock', label: 'Stock' },
-  { to: '/workshop', label: 'Workshop' },
+  { to: '/', label: 'Bench', stroke: 'b' },
+  { to: '/orders', label: 'Orders', stroke: 'o' },
+  { to: '/patterns', label: 'Patterns', stroke: 'p' },
+  { to: '/stock', label: 'Stock', stroke: 's' },
+  { to: '/workshop', label: 'Workshop', stroke: 'w' },
 ];
 
 function Header({ session }: { session: Session }) {
@@ -59,9 +63,9 @@ function Header({ session }: { session: Session }) {
         <img src="/mark.svg" alt="" width={30} height={30} /> Compas
       </span>
       <nav aria-label="Places">
-        {PLACES.map(({ to, label }) => (
+        {PLACES.map(({ to, label, stroke }) => (
           <NavLink key={to} to={to} end={to === '/'}>
-            {label}
+            {label} <kbd>{stroke}</kbd>
           </NavLink>
         ))}
       </nav>

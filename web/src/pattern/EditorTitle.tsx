@@ -32,10 +32,10 @@ export function EditorTitle(props: EditorTitleProps) {
       />
       <span className="row tight">
         <Button onClick={undo ?? undefined} disabled={!undo}>
-          Undo
+          Undo <kbd>Ctrl Z</kbd>
         </Button>
         <Button onClick={redo ?? undefined} disabled={!redo}>
-          Redo
+          Redo <kbd>Ctrl ⇧ Z</kbd>
         </Button>
         <ReshapeMenu />
         <ExportMenu patternId={pattern.id} name={name} />
@@ -50,7 +50,8 @@ export function EditorTitle(props: EditorTitleProps) {
           disabled={!changed || !onSave}
           loading={saving}
         >
-          {changed ? `Save as revision ${pattern.revision + 1}` : `Revision ${pattern.revision}`}
+          {changed ? `Save as revision ${pattern.revision + 1}` : `Revision ${pattern.revision}`}{' '}
+          {changed && <kbd>Ctrl S</kbd>}
         </Button>
         <Link to={`/patterns/${pattern.id}/plan/stock?show=${partId}`}>
           <Button

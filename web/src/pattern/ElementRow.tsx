@@ -4,12 +4,13 @@ import { memo, type KeyboardEvent } from 'react';
 import { Length } from '../ui/Length.js';
 import { AddButton } from './AddButton.js';
 import { DimensionField } from './DimensionField.js';
-import { moveElement, removeElement, replaceElement } from './editing.js';
+import { moveElement, moveElementTo, removeElement, replaceElement } from './editing.js';
 import { useEditorActions } from './editor.js';
 import { ElementMenu } from './ElementMenu.js';
 import { ElementOptions } from './ElementOptions.js';
 import { givenDimensions } from './givenDimensions.js';
 import { optionWords } from './optionWords.js';
+import { useRowDrag } from './useRowDrag.js';
 
 interface ElementRowProps {
   element: Element;
@@ -28,6 +29,9 @@ export const ElementRow = memo(function ElementRow(props: ElementRowProps) {
   const put = (changed: Element, tag?: string) => update((body) => replaceElement(body, spot, changed), tag);
   const move = (by: -1 | 1) => update((body) => moveElement(body, spot, element.id, by));
   const choose = () => select(element.id);
+  const { over, grip, onto } = useRowDrag(element.id, (id) =>
+    update((body) => moveElementTo(body, spot, id, element.id)),
+  );
   const onKeyDown = (event: KeyboardEvent) => {
     if (!event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return;
     event.preventDefault();
@@ -36,8 +40,18 @@ export const ElementRow = memo(function ElementRow(props: ElementRowProps) {
     if (by < 0 ? !first : next) move(by);
   };
   return (
-    <tr aria-selected={chosen} onFocus={choose} onClick={choose} onKeyDownCapture={onKeyDown}>
+    <tr
+      aria-selected={chosen}
+      data-over={over}
+      onFocus={choose}
+      onClick={choose}
+      onKeyDownCapture={onKeyDown}
+      {...onto}
+    >
       <td className="element-name">
+        <span className="row-grip" title={`Drag ${name} along the piece`} {...grip}>
+          ⠿
+        </span>
         <Input
           variant="borderless"
           aria-label={`Name of ${name}`}

@@ -141,6 +141,17 @@ export const moveElement = (body: PatternBody, spot: Spot, id: string, by: -1 | 
     return elements.map((e, i) => (i === from ? other : i === to ? element : e));
   });
 
+/** Puts an element where another one is: before it when it comes from behind it, else after it. */
+export const moveElementTo = (body: PatternBody, spot: Spot, id: string, ontoId: string): PatternBody =>
+  changeElements(body, spot, (elements) => {
+    const from = elements.findIndex((e) => e.id === id);
+    const to = elements.findIndex((e) => e.id === ontoId);
+    const element = elements[from];
+    if (!element || to < 0 || from === to) return elements;
+    const others = elements.filter((e) => e !== element);
+    return [...others.slice(0, to), element, ...others.slice(to)];
+  });
+
 /** Puts copies of elements (of this or another pattern) after an element, under ids of their own. */
 export function pasteElements(
   body: PatternBody,

@@ -7,12 +7,13 @@ import {
   STARTING_FORMS,
   type Element,
   type ElementKind,
+  type PatternBody,
 } from '@compas/core';
-import { render, screen, within } from '@testing-library/react';
+import { fireEvent, render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useMemo, useRef, useState } from 'react';
 import { EditorActionsContext } from './editor.js';
-import { firstSpot, turningAt } from './editing.js';
+import { firstSpot, moveElementTo, turningAt } from './editing.js';
 import { ElementRow } from './ElementRow.js';
 
 let current = STARTING_FORMS[0].body({}, 'maple');
@@ -126,5 +127,42 @@ describe('a row of elements', () => {
     await user.tab();
     const [changed] = (edited() as unknown as Element & { kind: 'repeat' }).elements;
     expect(changed).toMatchObject({ kind: 'ogee', endDiameter: { mm: 17 } });
+  });
+});
+
+describe('a row that is dragged', () => {
+  const transfer = () => {
+    const data = new Map<string, string>();
+    return {
+      get types() {
+        return [...data.keys()];
+      },
+      setData: (kind: string, text: string) => void data.set(kind, text),
+      getData: (kind: string) => data.get(kind) ?? '',
+      effectAllowed: '',
+    };
+  };
+
+  it('takes its place where it is dropped, and only elements can be dropped there', () => {
+    current = STARTING_FORMS[0].body({}, 'maple');
+    shown({ ...newElement('cylinder', 'e1', 24), name: 'own' });
+    const row = screen.getByRole('row');
+    const dataTransfer = transfer();
+    fireEvent.dragOver(row, { dataTransfer });
+    expect(row.getAttribute('data-over')).toBe('false');
+    fireEvent.dragStart(screen.getByTitle('Drag own along the piece'), { dataTransfer });
+    fireEvent.dragOver(row, { dataTransfer });
+    expect(row.getAttribute('data-over')).toBe('true');
+    fireEvent.drop(row, { dataTransfer });
+    expect(row.getAttribute('data-over')).toBe('false');
+  });
+
+  it('lands before what lay before it, and behind what lay behind it', () => {
+    const body = STARTING_FORMS[0].body({}, 'maple');
+    const spot = firstSpot(body);
+    const ids = (b: PatternBody) => turningAt(b, spot).elements.map((e) => e.id);
+    expect(ids(moveElementTo(body, spot, 'e4', 'e2'))).toEqual(['e1', 'e4', 'e2', 'e3', 'e5']);
+    expect(ids(moveElementTo(body, spot, 'e2', 'e4'))).toEqual(['e1', 'e3', 'e4', 'e2', 'e5']);
+    expect(moveElementTo(body, spot, 'e2', 'gone')).toEqual(body);
   });
 });

@@ -42,7 +42,12 @@ export function wantedBlanks(
         const demand = {
           id: several ? `${batch.id}/${part.partId}` : batch.id,
           batchId: batch.id,
-          label: several ? `${batch.name}, ${part.name.toLowerCase()}` : batch.name,
+          // of what it is and for whom; the name of a batch begins with its count
+          label:
+            `${batch.patternName}${several ? `, ${part.name.toLowerCase()}` : ''} for ${batch.customer}`.slice(
+              0,
+              120,
+            ),
           materialId: part.materialId,
           section,
           length,

@@ -1,5 +1,5 @@
 import { radiusAt, type Hollow, type Outline, type SilhouettePoint, type StandingWood } from '@compas/core';
-import { memo, useId } from 'react';
+import { memo, useId, useState } from 'react';
 import { useFrame, type Frame } from './frame.js';
 import { HollowLayer } from './HollowLayer.js';
 import { wholePath } from './paths.js';
@@ -29,6 +29,21 @@ export const StandingLayer = memo(function StandingLayer({
   const { silhouette, pieceAt, pieceRuns, beside } = standing;
   const ofPiece = (x: number) => (x - pieceAt) * pieceRuns;
   const at = (x: number) => frame.at(ofPiece(x));
+  const gone = useBefore(
+    standing,
+    frame,
+    silhouette
+      .map((run) =>
+        bandPath(
+          run,
+          frame,
+          at,
+          (p) => p.outside,
+          (p) => -p.outside,
+        ),
+      )
+      .join(''),
+  );
   const kept = ({ x, outside }: SilhouettePoint) => {
     const inside = [0, ...beside]
       .map((begins) => ofPiece(x) - begins)
@@ -42,6 +57,7 @@ export const StandingLayer = memo(function StandingLayer({
           <line x1="0" y1="0" x2="0" y2="7" className="hatch" />
         </pattern>
       </defs>
+      {gone !== null && <path key={gone} d={gone} className="waste-gone" fill={tint.section} />}
       <GluedTo standing={standing} tint={tint.section} at={at} from={(p) => p.outside} />
       {silhouette.map((run) => {
         const whole = bandPath(
@@ -110,6 +126,25 @@ export const StandingLayer = memo(function StandingLayer({
     </g>
   );
 });
+
+/** The wood as it was drawn before this cut: what of it is gone recedes. On another scale nothing has been cut. */
+function useBefore(standing: StandingWood, frame: Frame, now: string): string | null {
+  const [drawn, draw] = useState<{
+    standing: StandingWood;
+    frame: Frame;
+    now: string;
+    before: string | null;
+  }>({
+    standing,
+    frame,
+    now,
+    before: null,
+  });
+  if (drawn.standing === standing && drawn.frame === frame) return drawn.before;
+  const before = drawn.frame === frame ? drawn.now : null;
+  draw({ standing, frame, now, before });
+  return before;
+}
 
 /** What was last done to the wood all over: as the tool left it, sanded, or with something on it. */
 function surfaceOf({ wood: { treated } }: StandingWood): Surface {
