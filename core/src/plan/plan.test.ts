@@ -171,8 +171,8 @@ describe('plan', () => {
 describe('wood that is not dry', () => {
   const wood = {
     id: 'w',
-    label: 'Lane birch',
-    materialId: 'birch',
+    label: 'Lane maple',
+    materialId: 'maple',
     readyOn: '2026-03-20',
     moisture: 19.4,
     target: 12,
