@@ -98,8 +98,15 @@ export function editText(dimension: Dimension, units: Units, read = parseLength)
 /** So many decimals at most, without trailing zeros and never with an exponent. */
 const trim = (value: number, decimals: number): string => String(Number(value.toFixed(decimals)));
 
-/** A decimal with a true minus sign and never "−0.0". */
+/** What two ways of working out the same length may differ by in its last binary places, of the last decimal. */
+const LAST_PLACES = 1e-6;
+
+/**
+ * A decimal with a true minus sign and never "−0.0". A half is always rounded up, also where its binary number lies a
+ * hair below it: 8.35 worked out in one way and in another reads the same.
+ */
 function fixed(value: number, digits: number): string {
-  const text = Math.abs(value).toFixed(digits);
+  const tens = 10 ** digits;
+  const text = (Math.round(Math.abs(value) * tens + LAST_PLACES) / tens).toFixed(digits);
   return value < 0 && Number(text) !== 0 ? `−${text}` : text;
 }

@@ -179,3 +179,18 @@ it('minutes in words never say a day of 24 hours beside another', () => {
   expect(minutesInWords(15 * 1440 + 23.8 * 60)).toBe('16 days');
   expect(minutesInWords(2 * 1440 + 5 * 60)).toBe('2 days 5 h');
 });
+
+it('a half reads the same however it was worked out: set to what it is cut to', () => {
+  // 8.35 is a hair less than 8.35 in binary, 8.15 + 0.2 a hair more
+  expect([8.35, 8.15 + 0.2, Number((8.15 + 0.2).toFixed(4))].map((mm) => formatLength(mm, 'mm'))).toEqual([
+    '8.4 mm',
+    '8.4 mm',
+    '8.4 mm',
+  ]);
+  expect([-8.35, -0.04, 0.25, 0.05].map((mm) => formatLength(mm, 'mm'))).toEqual([
+    '−8.4 mm',
+    '0.0 mm',
+    '0.3 mm',
+    '0.1 mm',
+  ]);
+});
