@@ -110,7 +110,25 @@ function Editor({ pattern, workshop, kits }: { pattern: Pattern; workshop: Works
               {planError && (
                 <p role="alert">▲ No plan could be made of it as it stands: {planError.message}</p>
               )}
-              <Findings findings={shown} empty="It can be made as it stands." />
+              <Findings
+                findings={shown}
+                empty="It can be made as it stands."
+                below={({ elementId }) =>
+                  elementId !== undefined &&
+                  elementId !== selected && (
+                    <button
+                      type="button"
+                      className="more"
+                      onClick={() => {
+                        setSpot(spotOf(body, elementId));
+                        setSelected(elementId);
+                      }}
+                    >
+                      To its row
+                    </button>
+                  )
+                }
+              />
               <RoundPanel body={calm} />
               <Figures
                 key={figure}
