@@ -16,3 +16,6 @@ globalThis.ResizeObserver ??= class {
 // of pseudo elements it knows nothing, and says so at length
 const computed = window.getComputedStyle.bind(window);
 window.getComputedStyle = (element) => computed(element);
+
+// a page without layout has nothing to bring into sight
+Element.prototype.scrollIntoView = () => undefined;

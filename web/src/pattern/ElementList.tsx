@@ -1,3 +1,4 @@
+import { useEffect, useRef } from 'react';
 import { LengthInput } from '../ui/LengthInput.js';
 import { AddButton } from './AddButton.js';
 import { changeTurning, hollowAt } from './editing.js';
@@ -9,8 +10,14 @@ import { HoldButton } from './HoldButton.js';
 export function ElementList() {
   const { body, outline, part, spot, turning, workshop, change, selected } = useEditor();
   const { spans } = outline;
+  const list = useRef<HTMLTableElement>(null);
+  // what is chosen on the strip or by a finding comes into sight; what is chosen here is
+  useEffect(() => {
+    const row = list.current?.querySelector('tr[aria-selected="true"]');
+    if (row && !row.contains(document.activeElement)) row.scrollIntoView({ block: 'nearest' });
+  }, [selected]);
   return (
-    <table className="elements element-list" aria-label="Elements">
+    <table ref={list} className="elements element-list" aria-label="Elements">
       <tbody>
         <tr>
           <td className="soft" colSpan={2}>
