@@ -43,11 +43,15 @@ describe('a plan that is begun', () => {
     await keep('').expect(400);
   });
 
-  it('is none any more once it is a batch', async () => {
-    await owner
-      .post('/api/batches')
-      .send({ patternId, revision: 1, name: 'Six', customer: 'stock', ...choices() })
-      .expect(201);
+  it('is none any more once it is a batch, but for one that another plan became', async () => {
+    const made = (rest: object) =>
+      owner
+        .post('/api/batches')
+        .send({ patternId, revision: 1, name: 'Six', customer: 'stock', ...choices(), ...rest })
+        .expect(201);
+    await made({});
+    expect(await drafts()).toHaveLength(1);
+    await made({ fromDraft: true });
     expect(await drafts()).toEqual([]);
   });
 

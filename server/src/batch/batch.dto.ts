@@ -96,6 +96,8 @@ export class NewBatchDto extends PlanChoicesDto {
   @ApiProperty({ type: [LineRefDto], required: false })
   @ListField(() => LineRefDto, { max: 100, optional: true })
   lines?: LineRefDto[];
+  /** the draft of the pattern is this plan: it is none any more */
+  @BooleanField({ optional: true }) fromDraft?: boolean;
 }
 
 /** More pieces of a part, for some that were rejected. */

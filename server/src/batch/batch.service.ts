@@ -197,8 +197,7 @@ export class BatchService {
       ...this.rows.first(),
     });
     await this.lines.book(id, dto);
-    // what was planned for nobody yet is this now; a line of an order kept its own
-    if (!dto.lines) await this.drafts.drop(patternId);
+    if (dto.fromDraft) await this.drafts.drop(patternId);
     const kept = keptPlan(snapshot);
     await manager.insert(PlanVersionEntity, { workshopId, batchId: id, version: 1, ...kept });
     await manager.query(

@@ -25,7 +25,7 @@ import { waysText } from './own/waysInAddress.js';
 import { PartSwitch } from './PartSwitch.js';
 import { stageOf } from './stages.js';
 import { LeftBefore, TakenUp } from './TakenUp.js';
-import { choicesIn, useKeptChoices } from './useKeptChoices.js';
+import { choicesIn, useKeptChoices, type Begun, type KeptChoices } from './useKeptChoices.js';
 import { StageStrip } from './StageStrip.js';
 import { StageWork } from './StageWork.js';
 import { WorkScreen } from './WorkScreen.js';
@@ -43,7 +43,9 @@ export default function DraftPlan() {
   const draft = drafts.data?.find((d) => d.patternId === id) ?? null;
   return (
     <TakenUp key={id} draft={draft}>
-      {(taken) => <AsEdited {...known} taken={taken} begun={draft !== null} />}
+      {(taken) => (
+        <AsEdited {...known} taken={taken} begun={taken ? 'this' : draft ? 'another' : 'nothing'} />
+      )}
     </TakenUp>
   );
 }
@@ -64,8 +66,7 @@ interface DraftingProps {
   edited: boolean;
   /** what was begun before and is gone on with */
   taken: LeftDraft | null;
-  /** there is a draft of the pattern */
-  begun: boolean;
+  begun: Begun;
 }
 
 function Drafting({ pattern, held, kits, bundles, edited, taken, begun }: DraftingProps) {
@@ -78,7 +79,7 @@ function Drafting({ pattern, held, kits, bundles, edited, taken, begun }: Drafti
     () => draftFrom(new URLSearchParams(wanted), pattern.body, workshop, opened),
     [wanted, pattern.body, workshop, opened],
   );
-  const settled = useKeptChoices(pattern.id, search, begun);
+  const keptChoices = useKeptChoices(pattern.id, search, begun);
   const woods = useMemo(() => bundles.map((lies) => dryingWood(lies, airOf(workshop))), [bundles, workshop]);
   const inputs = useMemo<PlanInputs>(
     () => ({
@@ -102,7 +103,7 @@ function Drafting({ pattern, held, kits, bundles, edited, taken, begun }: Drafti
   const shown = plan.parts.find((p) => p.partId === looked) ?? plan.parts[0];
   return (
     <Drafted
-      {...{ pattern, edited, held, inputs: of, plan, ...planned, woods, stage, setAll, taken, settled }}
+      {...{ pattern, edited, held, inputs: of, plan, ...planned, woods, stage, setAll, taken, keptChoices }}
       shown={shown.partId}
     />
   );
@@ -171,8 +172,7 @@ interface DraftedProps {
   stage: Stage;
   setAll: ChooseAll;
   taken: LeftDraft | null;
-  /** what is chosen is no draft any more */
-  settled: () => void;
+  keptChoices: KeptChoices;
   /** the address that it was asked with */
   query: string;
   /** the part that is shown */
@@ -181,7 +181,7 @@ interface DraftedProps {
 
 const Drafted = memo(function Drafted(props: DraftedProps) {
   const { pattern, edited, held, inputs, plan: whole, draft, woods, stage, setAll, query, shown } = props;
-  const { taken, settled } = props;
+  const { taken, keptChoices } = props;
   const anew = useBeginAnew(pattern.id, setAll);
   const set: Choose = (key, value) => setAll({ [key]: value });
   const first = whole.parts[0].partId;
@@ -208,13 +208,14 @@ const Drafted = memo(function Drafted(props: DraftedProps) {
         revision: pattern.revision,
         name: `${draft.order.pieces} × ${pattern.name}`,
         ...madeFor(search),
+        ...(keptChoices.isOwn() ? { fromDraft: true } : {}),
         ...draft.order,
         ...(past.length > 0 ? { ways: [...(draft.order.ways ?? []), ...past] } : {}),
         schools: draft.schools,
       },
       {
         onSuccess: (batch) => {
-          settled();
+          keptChoices.settle();
           void navigate(`/batches/${batch.id}/${stage}`);
         },
       },
@@ -262,7 +263,7 @@ const Drafted = memo(function Drafted(props: DraftedProps) {
                 search={search}
                 pieces={draft.order.pieces}
                 due={draft.order.due}
-                onLaid={settled}
+                kept={keptChoices}
               />
               {edited ? (
                 <Link to={`/patterns/${pattern.id}`} className="draft-unsaved">

@@ -7,18 +7,19 @@ import { useChange } from '../api/useChange.js';
 import { FOR, LINES, ORDER } from '../ui/planAddress.js';
 import { Trouble } from '../ui/Trouble.js';
 import { STOCK } from './ForWhom.js';
+import type { KeptChoices } from './useKeptChoices.js';
 
 interface LayAsideProps {
   patternId: string;
   search: URLSearchParams;
   pieces: number;
   due: string | null;
-  /** it is a line of an order now */
-  onLaid: () => void;
+  /** what was kept of it goes into the order */
+  kept: KeptChoices;
 }
 
 /** Keeps a plan that is not ready as a line of an order, with all that was chosen; it waits on the Bench. */
-export function LayAside({ patternId, search, pieces, due, onLaid }: LayAsideProps) {
+export function LayAside({ patternId, search, pieces, due, kept }: LayAsideProps) {
   const navigate = useNavigate();
   const orders = useQuery({ ...ordersQuery, throwOnError: false }).data ?? [];
   const into = orders.find((o) => o.id === search.get(ORDER)) ?? null;
@@ -39,10 +40,11 @@ export function LayAside({ patternId, search, pieces, due, onLaid }: LayAsidePro
               customer: search.get(FOR)?.trim() || STOCK,
               due,
               line: { patternId, pieces, choices: search.toString() },
+              isDraft: kept.isOwn(),
             },
             {
               onSuccess: () => {
-                onLaid();
+                kept.settle();
                 void navigate('/');
               },
             },
@@ -62,13 +64,15 @@ interface Aside {
   customer: string;
   due: string | null;
   line: { patternId: string; pieces: number; choices: string };
+  /** it is the draft of its pattern */
+  isDraft: boolean;
 }
 
 /** Writes a line down with what was chosen for it: in an order that is open, or in one of its own. */
 async function putAside(aside: Aside): Promise<Order> {
   const order = await asLine(aside);
   // it waits with the order from now on; should that not be told, it only waits twice
-  await dropDraft(aside.line.patternId).catch(() => undefined);
+  if (aside.isDraft) await dropDraft(aside.line.patternId).catch(() => undefined);
   return order;
 }
 

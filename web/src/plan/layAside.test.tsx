@@ -2,9 +2,10 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, render, screen, waitFor } from '@testing-library/react';
 import { answering, shownInApp } from '../../test/inApp.js';
 import { LayAside } from './LayAside.js';
-import { useKeptChoices } from './useKeptChoices.js';
+import { useKeptChoices, type Begun, type KeptChoices } from './useKeptChoices.js';
 
 let laidAside = 0;
+let isDraft = true;
 const laid = (orders: object[], at: string) => {
   const asked = answering({
     'GET /api/orders?closed=no': () => ({ body: orders }),
@@ -14,7 +15,13 @@ const laid = (orders: object[], at: string) => {
   });
   const search = new URLSearchParams(at);
   const app = shownInApp(
-    <LayAside patternId="p1" search={search} pieces={7} due="2026-03-20" onLaid={() => laidAside++} />,
+    <LayAside
+      patternId="p1"
+      search={search}
+      pieces={7}
+      due="2026-03-20"
+      kept={{ isOwn: () => isDraft, settle: () => laidAside++ }}
+    />,
     {
       at: '/patterns/p1/plan',
       path: '/patterns/p1/plan',
@@ -35,6 +42,15 @@ describe('a plan that is laid aside', () => {
       due: '2026-03-20',
       lines: [{ patternId: 'p1', pieces: 7, choices: 'mount=screw&for=The+inn' }],
     });
+  });
+
+  it('leaves the draft of another plan of the pattern where it is', async () => {
+    isDraft = false;
+    const { user, asked, router } = laid([], 'mount=screw');
+    await user.click(await screen.findByRole('button', { name: 'Lay it aside' }));
+    await waitFor(() => expect(router.state.location.pathname).toBe('/'));
+    expect(asked.some((a) => a.method === 'DELETE')).toBe(false);
+    isDraft = true;
   });
 
   it('is one more line of the order that was named', async () => {
@@ -71,15 +87,16 @@ describe('a plan that is laid aside', () => {
 });
 
 const client = new QueryClient();
+let held: KeptChoices;
 
 /** Only keeps what an address chooses. */
-const Choosing = ({ address, begun = true }: { address: string; begun?: boolean }) => (
+const Choosing = ({ address, begun = 'another' }: { address: string; begun?: Begun }) => (
   <QueryClientProvider client={client}>
     <Keeping address={address} begun={begun} />
   </QueryClientProvider>
 );
-function Keeping({ address, begun }: { address: string; begun: boolean }) {
-  useKeptChoices('p1', new URLSearchParams(address), begun);
+function Keeping({ address, begun }: { address: string; begun: Begun }) {
+  held = useKeptChoices('p1', new URLSearchParams(address), begun);
   return null;
 }
 
@@ -124,11 +141,13 @@ describe('what is chosen for an ordered line', () => {
     });
     const { rerender } = render(<Choosing address="pieces=6" />);
     await act(() => jest.advanceTimersByTimeAsync(2000));
-    // one that was there before is not overwritten by an address alone
+    // one that was there before is not overwritten by an address alone, nor taken along when this one is kept
     expect(asked).toEqual([]);
+    expect(held.isOwn()).toBe(false);
     rerender(<Choosing address="pieces=7&for=The inn&show=part2" />);
     await act(() => jest.advanceTimersByTimeAsync(2000));
     expect(puts(asked)).toEqual([{ path: '/api/drafts/p1', body: { choices: 'pieces=7&for=The+inn' } }]);
+    expect(held.isOwn()).toBe(true);
     rerender(<Choosing address="" />);
     await act(() => jest.advanceTimersByTimeAsync(2000));
     expect(asked.filter((a) => a.method === 'DELETE').map((a) => a.path)).toEqual(['/api/drafts/p1']);
@@ -136,7 +155,7 @@ describe('what is chosen for an ordered line', () => {
 
   it('begins a draft at once where an address brings choices and none is there', async () => {
     const asked = answering({ 'PUT /api/drafts/p1': () => ({ status: 204 }) });
-    render(<Choosing address="pieces=3" begun={false} />);
+    render(<Choosing address="pieces=3" begun="nothing" />);
     await act(() => jest.advanceTimersByTimeAsync(2000));
     expect(puts(asked)).toEqual([{ path: '/api/drafts/p1', body: { choices: 'pieces=3' } }]);
   });

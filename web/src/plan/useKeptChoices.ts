@@ -1,5 +1,5 @@
 import { useQueryClient, type QueryClient } from '@tanstack/react-query';
-import { useCallback, useEffect, useRef } from 'react';
+import { useEffect, useMemo, useRef } from 'react';
 import { draftsQuery, dropDraft, keepDraft } from '../api/drafts.js';
 import { chooseForLine } from '../api/orders.js';
 import { NOTE } from '../ui/noted.js';
@@ -15,35 +15,54 @@ export const choicesIn = (search: URLSearchParams): string => {
   return own.toString();
 };
 
+/** What of a pattern was begun before this plan: nothing, what this plan goes on with, or another that is left. */
+export type Begun = 'nothing' | 'this' | 'another';
+
+/** What becomes of a draft when the plan is kept. */
+export interface KeptChoices {
+  /** the draft of the pattern is this plan, so that it goes with it */
+  isOwn: () => boolean;
+  /** what is chosen has become a batch or a line, and is no draft any more */
+  settle: () => void;
+}
+
 /**
  * Keeps on the server what is chosen for a plan, with the ordered lines it is for or, where it is for none, as the
  * draft of its pattern: it is there again when one comes back by the Bench, the order or a finding, on any screen.
- * The plan itself goes on when that fails: its address holds the same.
- * @param begun there is a draft of the pattern already: what an address brings does not take its place until it is changed
- * @returns says that what is chosen has become a batch or a line and is no draft any more
+ * The plan itself goes on when that fails: its address holds the same. What an address brings does not take the
+ * place of another draft until it is changed.
  */
-export function useKeptChoices(patternId: string, search: URLSearchParams, begun: boolean): () => void {
+export function useKeptChoices(patternId: string, search: URLSearchParams, begun: Begun): KeptChoices {
   const client = useQueryClient();
   const lines = linesText(linesIn(search.get(LINES)));
   const choices = choicesIn(search);
-  const kept = useRef(lines === '' && !begun ? '' : choices);
+  const kept = useRef(lines === '' && begun === 'nothing' ? '' : choices);
+  const own = useRef(begun !== 'another');
   const waiting = useRef<(() => void) | null>(null);
   useEffect(() => {
     if (kept.current === choices) return;
     waiting.current = () => {
       waiting.current = null;
       kept.current = choices;
-      void (lines === '' ? keepAsDraft(client, patternId, choices) : keep(client, lines, choices));
+      if (lines !== '') return void keep(client, lines, choices);
+      own.current = true;
+      void keepAsDraft(client, patternId, choices);
     };
     const timer = setTimeout(() => waiting.current?.(), PAUSE);
     return () => clearTimeout(timer);
   }, [client, patternId, lines, choices]);
   // whoever leaves sooner loses nothing
   useEffect(() => () => waiting.current?.(), []);
-  return useCallback(() => {
-    waiting.current = null;
-    kept.current = choices;
-  }, [choices]);
+  return useMemo(
+    () => ({
+      isOwn: () => own.current && lines === '',
+      settle: () => {
+        waiting.current = null;
+        kept.current = choices;
+      },
+    }),
+    [lines, choices],
+  );
 }
 
 async function keep(client: QueryClient, lines: string, choices: string): Promise<void> {
