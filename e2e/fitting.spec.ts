@@ -54,8 +54,8 @@ test('a stopper is fitted by insert or by its own thread, and what differs is se
 test('tangs, sockets and cross holes: stairs, two callipers, the smaller first', async ({ page }) => {
   await enterDemo(page);
   await planOf(page, 'Seed awl handle', 'Drill');
-  await expect(page.getByRole('heading', { name: /4 bores in each/ })).toBeVisible();
-  await expect(bores(page).last()).toContainText('twist #7');
+  await expect(page.getByRole('heading', { name: /3 bores in each/ })).toBeVisible();
+  await expect(bores(page).last()).toContainText('twist 17/64″');
   await expect(bores(page).last()).toContainText('Try the tang');
 
   await planOf(page, 'Bramble hook handle', 'Drill');
