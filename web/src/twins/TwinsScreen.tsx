@@ -271,7 +271,7 @@ const VERDICT_WORDS = {
 
 function PieceTable({ verdict, called }: { verdict: TwinsVerdict; called: (piece: number) => string }) {
   return (
-    <div className="scroll">
+    <div className="scroll" role="region" aria-label="Readings of every piece" tabIndex={0}>
       <table className="table">
         <thead>
           <tr>
