@@ -18,5 +18,5 @@ export {
   type SpeedSchool,
 } from './school.js';
 export { minutesInWords, waitInWords } from './minutes.js';
-export { isDay } from './day.js';
+export { dayWords, isDay } from './day.js';
 export { type TurningStage, TURNING_STAGES } from './turningStage.js';

@@ -3,6 +3,7 @@ import {
   checkPlausible,
   editText,
   fine,
+  dayWords,
   formatLength,
   len,
   minutesInWords,
@@ -192,5 +193,15 @@ it('a half reads the same however it was worked out: set to what it is cut to', 
     '0.0 mm',
     '0.3 mm',
     '0.1 mm',
+  ]);
+});
+
+it('a day in words, and what is none as it is', () => {
+  expect(['2026-03-20', '2026-12-07', '2024-02-29', '2026-02-30', 'soon'].map(dayWords)).toEqual([
+    'Fri 20 Mar',
+    'Mon 7 Dec',
+    'Thu 29 Feb',
+    '2026-02-30',
+    'soon',
   ]);
 });

@@ -1,6 +1,7 @@
 import { localTime, lotsOf, scheduleBatch, wallMinutes, type Schedule } from '../batch/index.js';
 import type { Step } from '../route/index.js';
 import {
+  dayWords,
   bySeverity,
   type BatchingSchool,
   type Figure,
@@ -199,7 +200,7 @@ function dueFindings(order: PlanOrder, schedule: Schedule, workshop: Workshop): 
       id: 'time.due',
       severity: 'warn',
       stage: 'time',
-      what: `Ready on ${schedule.end.slice(0, 10)}, wanted by ${order.due}.`,
+      what: `Ready on ${dayWords(schedule.end.slice(0, 10))}, wanted by ${dayWords(order.due)}.`,
       why: 'Work and waits together take longer than there is time.',
       remedy: 'Begin earlier, choose a finish or glue that cures sooner, or agree another day.',
     });

@@ -1,6 +1,6 @@
 import { wallMinutes } from '../batch/index.js';
 import type { Material } from '../material/index.js';
-import { len, type Figure, type Finding } from '../measure/index.js';
+import { dayWords, len, type Figure, type Finding } from '../measure/index.js';
 import { forecastOf, ovalOf, schoolDays, type Blank, type DryingBundle } from '../stock/index.js';
 import type { Air } from '../workshop/index.js';
 import type { DryingWood, PlanOrder } from './inputs.js';
@@ -108,7 +108,7 @@ function readyFindings(order: PlanOrder, wood: DryingWood | null): Finding[] {
         id: 'stock.wood.green',
         severity: 'warn',
         stage: 'stock',
-        what: `${wood.label} is ${wet} and was laid down to be finished green; this plan turns it dry${dryDay(wood) === null ? '' : `, from ${dryDay(wood)} on`}.`,
+        what: `${wood.label} is ${wet} and was laid down to be finished green; this plan turns it dry${dryDay(wood) === null ? '' : `, from ${dayWords(dryDay(wood) ?? '')} on`}.`,
         why: 'Turned as if it were dry it would go oval after the last cut.',
         remedy: 'Choose “green” for how it is turned, or let it dry first.',
       },
@@ -131,7 +131,7 @@ function readyFindings(order: PlanOrder, wood: DryingWood | null): Finding[] {
       id: 'stock.wood.waits',
       severity: 'warn',
       stage: 'time',
-      what: `${wood.label} can be turned from ${wood.readyOn} on; work begins ${late} days later than wished.`,
+      what: `${wood.label} can be turned from ${dayWords(wood.readyOn)} on; work begins ${late} days later than wished.`,
       why: `It is ${wet} and still drying.`,
       remedy: 'Take dry stock, or another school of drying, if that is too late.',
     },

@@ -151,7 +151,7 @@ function WoodFields({
               { value: DRY_STOCK, label: 'dry stock' },
               ...woods.map((w) => ({
                 value: w.id,
-                label: `${w.label}, ${w.readyOn === null ? 'nobody knows when' : `from ${w.readyOn}`}`,
+                label: `${w.label}, ${w.readyOn === null ? 'nobody knows when' : `from ${dayWords(w.readyOn)}`}`,
               })),
             ]}
             className="w-line"

@@ -148,7 +148,7 @@ function Keys({ input, plan, letters, currency }: KeysProps) {
           .reduce((sum, b) => sum + b.layers, 0);
         return (
           <li key={d.id}>
-            <b className="cut-letter">{letters.get(d.id)}</b> {made} ×{' '}
+            <b className="cut-letter">{letters.get(d.id)}</b> {made === 0 ? 'none of' : `${made} ×`}{' '}
             <Sizes mm={[d.section, d.section, d.length]} /> for {d.label}
             {costs.has(d.id) && `, ${moneyWords(Math.round(costs.get(d.id) ?? 0), currency)} each`}
           </li>

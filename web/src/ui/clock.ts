@@ -1,17 +1,10 @@
-/** `2026-03-02T08:00` → `Mon 2 Mar, 08:00`. */
-export function clockWords(local: string): string {
-  const at = new Date(`${local.slice(0, 16)}:00Z`);
-  const day = at.toLocaleDateString('en-GB', {
-    weekday: 'short',
-    day: 'numeric',
-    month: 'short',
-    timeZone: 'UTC',
-  });
-  return `${day}, ${local.slice(11, 16)}`;
-}
+import { dayWords } from '@compas/core';
 
-/** `2026-03-20` → `Fri 20 Mar`. */
-export const dayWords = (day: string): string => clockWords(`${day}T00:00`).split(',')[0] ?? day;
+export { dayWords };
+
+/** `2026-03-02T08:00` → `Mon 2 Mar, 08:00`. */
+export const clockWords = (local: string): string =>
+  `${dayWords(local.slice(0, 10))}, ${local.slice(11, 16)}`;
 
 /** An instant (ms) on the clock of whoever looks: `Mon 2 Mar, 08:00`. */
 export const clockHere = (instant: number): string =>
