@@ -122,12 +122,16 @@ function lattice(field: Field, section: CrossSection, { angle, line, close, shif
   const a = (angle * Math.PI) / 180;
   const u = { x: Math.cos(a), y: Math.sin(a) };
   const n = line?.n ?? { x: -u.y, y: u.x };
-  const foot = line ? { x: n.x * line.d, y: n.y * line.d } : section.pith;
+  const { pith } = section;
+  // rows are counted from the pith: the first place of the first row stands over it
+  const over = line ? line.d - n.x * pith.x - n.y * pith.y : 0;
+  const foot = { x: pith.x + n.x * over, y: pith.y + n.y * over };
+  const before = Math.ceil(across / (2 * radius)) * 2 * radius;
   const rise = radius * (close ? Math.sqrt(3) : 2);
   const points: Point[] = [];
   for (let row = line ? 0 : -Math.ceil(across / rise); row * rise < across; row++) {
     const offset = 2 * radius * shift + (close ? Math.abs(row % 2) * radius : 0);
-    for (let t = offset - across; t <= across; t += 2 * radius) {
+    for (let t = offset - before; t <= across; t += 2 * radius) {
       const p = { x: foot.x + u.x * t + n.x * row * rise, y: foot.y + u.y * t + n.y * row * rise };
       if (inField(field, p)) points.push(p);
     }
