@@ -88,7 +88,7 @@ describe('a tapered tang', () => {
             1.5,
           ).map((b) => b.across);
           const stairs = widths.slice(1).map((w, i) => (widths[i] ?? 0) - w);
-          return widths.length <= 4 && stairs.every((s) => s > 0.29);
+          return widths.length <= 3 && stairs.every((s) => s > 0.29);
         },
       ),
     ));

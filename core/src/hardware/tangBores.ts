@@ -13,7 +13,7 @@ export interface TangBore {
 /** Of a square tang the corners bite this share of the way from its flats to its corners. */
 const CORNERS_BITE = 0.35;
 /** More bits than this take longer than they help. */
-const MOST_BORES = 4;
+const MOST_BORES = 3;
 /** A stair up to this wide on the diameter fills with glue and needs no bit between, mm: bench practice, typical. */
 const FILLED = 1.5;
 /** What a further bit must take off the widest stair to be worth changing to, mm. */
@@ -74,7 +74,7 @@ function between(taper: Taper, bits: readonly Bit[], gap: number): number[] {
     .filter(({ width }) => width > taper.tip + LEAST_STAIR && width < taper.shoulder - LEAST_STAIR)
     .sort((a, b) => b.width - a.width);
   let best: number[] = [];
-  for (const count of Array.from({ length: MOST_BORES - 1 }, (_, i) => i)) {
+  for (let count = 0; count < MOST_BORES; count++) {
     if (widestStair(taper, best) <= FILLED) break;
     const reaching = choices(owned, count).filter((chosen) =>
       chosen.every(({ reach }, i) => reach >= depthAt(taper, chosen[i + 1]?.width ?? taper.tip)),

@@ -60,6 +60,9 @@ describe('a bushing', () => {
     const one = (bore: number) => bushingFor(at, rod, [made('bushing', 14, 10, { bore })]);
     expect([7.9, 8, 8.4, 8.5].map((bore) => one(bore) !== null)).toEqual([false, true, true, false]);
     expect(bushingFor(at, rod, [made('bushing', 14, 10)])).not.toBeNull();
+    // told by what it slides on, as all were before
+    expect(bushingFor(at, rod, [made('bushing', 8, 10)])).not.toBeNull();
+    expect(bushingFor(at, rod, [made('bushing', 8.6, 10)])).toBeNull();
   });
 
   it('enters a socket that it fills, bears on a rim where the rod centres, and else must be a cone', () => {

@@ -35,7 +35,7 @@ export function EditorTitle(props: EditorTitleProps) {
           Undo <kbd>Ctrl Z</kbd>
         </Button>
         <Button onClick={redo ?? undefined} disabled={!redo}>
-          Redo <kbd>Ctrl ⇧ Z</kbd>
+          Redo <kbd>Ctrl Shift Z</kbd>
         </Button>
         <ReshapeMenu />
         <ExportMenu patternId={pattern.id} name={name} />

@@ -50,7 +50,7 @@ export const ElementRow = memo(function ElementRow(props: ElementRowProps) {
     >
       <td className="element-name">
         <span className="row-grip" title={`Drag ${name} along the piece`} {...grip}>
-          ⠿
+          ↕
         </span>
         <Input
           variant="borderless"

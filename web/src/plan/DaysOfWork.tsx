@@ -40,10 +40,15 @@ function teller(plan: Plan, steps: readonly Step[]): Teller {
   const runs = runsOf(steps);
   const runOf = (id: string) => runs.find((r) => r.steps.some((s) => s.id === id));
   const partOf = (id: string) => plan.parts.find((p) => p.partId === steps.find((s) => s.id === id)?.partId);
+  // what is done to a blank, or to one place of it, comes once to each blank
+  const onEach = (id: string) => {
+    const shared = steps.find((s) => s.id === id)?.share !== undefined;
+    return shared ? partOf(id)?.blank.count : partOf(id)?.pieces;
+  };
   return ({ first, last, pieces }) => {
     const [from, to] = [runOf(first), runOf(last)];
     const part = plan.parts.length > 1 ? partOf(first)?.name : undefined;
-    const whole = pieces.length === partOf(first)?.pieces;
+    const whole = pieces.length >= (onEach(first) ?? Infinity);
     const which = whole ? '' : `, ${rangeWords(pieces)}`;
     const title = from?.title ?? first;
     const said = from === to ? title : `${title} to ${(to?.title ?? last).toLowerCase()}`;

@@ -36,7 +36,10 @@ describe('what stands beside a stage', () => {
 
   it('leaves the working of a speed in the table', () => {
     shownInApp(<TurnStage plan={made} inputs={inputs} />);
-    const [speed] = screen.getAllByRole('button', { name: /how it is worked out/ });
+    const [speed] = screen.getAllByTitle(/how it is worked out/);
+    // what is heard is the speed itself
+    expect(speed?.textContent).toMatch(/\d+ rpm/);
+    expect(speed?.hasAttribute('aria-label')).toBe(false);
     expect(speed?.closest('td')?.querySelector('.working')).toBeNull();
     fireEvent.click(speed!);
     expect(speed?.closest('td')?.querySelector('.working')?.textContent).toContain('From ');
@@ -103,5 +106,17 @@ describe('the days of a batch', () => {
     expect(days.length).toBeGreaterThan(1);
     expect(days[0]?.textContent).toMatch(/with hands/);
     expect(screen.getByRole('table', { name: 'Ways through the shop' }).textContent).toContain('followed');
+  });
+
+  it('name no pieces where all of them are meant, also of several in a blank', () => {
+    const form = STARTING_FORMS.find((f) => f.id === 'finial') ?? STARTING_FORMS[0];
+    const body = { ...form.body({}, 'maple'), hardware: [] };
+    const two = { ...order, pieces: 4, perBlank: 2, mount: 'chuck' as const };
+    const { plan: paired } = snapshotOf({ ...inputs, pattern: body, order: two });
+    expect(paired.parts[0].blank.perBlank).toBe(2);
+    shownInApp(<TimeStage plan={paired} inputs={inputs} />);
+    const told = [...screen.getByRole('list', { name: 'Day by day' }).querySelectorAll('.days-told li')];
+    expect(told[0]?.textContent).toContain('Saw');
+    expect(told[0]?.textContent).not.toContain('piece');
   });
 });

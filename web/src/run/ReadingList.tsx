@@ -12,7 +12,7 @@ interface ReadingListProps {
   record: Keep;
 }
 
-const SIGN = { good: '✓', fat: '▲', thin: '■', off: '◆' };
+const SIGN = { good: '✓', fat: '▲', thin: '■', off: '●' };
 
 /** Readings of this step with their verdicts; each can be corrected, the first entry stays. */
 export function ReadingList({ readings, part, step, record }: ReadingListProps) {

@@ -125,7 +125,10 @@ function Told({ words, onOpen, children }: ToldProps) {
       aria-label={words}
       onClick={onOpen}
       onKeyDown={(e) => {
-        if (e.key === 'Enter' || e.key === ' ') onOpen();
+        if (e.key !== 'Enter' && e.key !== ' ') return;
+        // the space bar opens it and does not scroll the page
+        e.preventDefault();
+        onOpen();
       }}
     >
       {told}

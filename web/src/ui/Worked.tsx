@@ -12,7 +12,7 @@ export function Worked({ figure, children }: { figure: Figure | undefined; child
         type="button"
         className="worked"
         aria-expanded={open}
-        aria-label={`${figure.label}: how it is worked out`}
+        title={`${figure.label}: how it is worked out`}
         onClick={() => setOpen(!open)}
       >
         {children}

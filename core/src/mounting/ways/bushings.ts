@@ -20,9 +20,12 @@ export interface Mouth {
 type Seat = 'bears' | 'enters' | 'cone';
 
 /** Whether it goes onto the rod and runs true there; what has no bore entered is tried on the rod. */
-export const slidesOn = (rod: Fixture, { bore, diameter }: Fixture): boolean =>
-  diameter >= rod.diameter + WALL - SLACK &&
-  (bore === undefined || (bore >= rod.diameter - SLACK && bore <= rod.diameter + LOOSE + SLACK));
+export function slidesOn(rod: Fixture, { bore, diameter }: Fixture): boolean {
+  const fits = (mm: number) => mm >= rod.diameter - SLACK && mm <= rod.diameter + LOOSE + SLACK;
+  // before there was a bore to enter many were told by what they slide on
+  if (bore === undefined) return fits(diameter) || diameter >= rod.diameter + WALL - SLACK;
+  return fits(bore) && diameter >= rod.diameter + WALL - SLACK;
+}
 
 /** How a bushing sits in a mouth; null where it neither goes in without play nor has a rim to bear on. */
 export function seatOf({ kind, diameter }: Fixture, { across, centredByRod }: Mouth): Seat | null {
