@@ -111,7 +111,7 @@ describe('the order of a plan', () => {
   it.each([
     ['What is made', 'only Body', { part: 'part2' }],
     ['Material', 'Oak', { material: 'oak' }],
-    ['Wood', 'Plum, split, from 2026-05-02', { wood: 'w1' }],
+    ['Wood', 'Plum, split, from Sat 2 May', { wood: 'w1' }],
     ['Finish', 'from the tool', { finish: 'none' }],
     ['Turned', 'green', { green: 'yes' }],
   ])('writes %s to its own place', async (label, words, expected) => {
@@ -122,7 +122,7 @@ describe('the order of a plan', () => {
 
   it('goes back to dry stock without a trace of the bundle', async () => {
     const { address, draft } = shown();
-    await choose('Wood', 'Plum, split, from 2026-05-02');
+    await choose('Wood', 'Plum, split, from Sat 2 May');
     expect(draft().order.woodId).toBe('w1');
     await choose('Wood', 'dry stock');
     expect(address()).toEqual({});
