@@ -162,6 +162,13 @@ async function until(shop: Shop, path: string, status: number): Promise<Answer> 
     await new Promise((later) => setTimeout(later, 100));
   }
 }
+/** Waits for it while the server lives: a busy machine does nothing by a count of milliseconds. */
+async function untilTrue(ready: () => boolean): Promise<void> {
+  while (!ready()) {
+    if (shop.child.exitCode !== null) throw new Error(`The server ended with ${shop.child.exitCode}.`);
+    await new Promise((later) => setTimeout(later, 20));
+  }
+}
 
 let line: Line;
 let shop: Shop;
@@ -215,14 +222,14 @@ describe('a server whose database goes away', () => {
       while (!over) answers.push(await shop.say('GET', '/api/batches'));
     });
     for (let i = 0; i < 6; i++) {
-      await new Promise((later) => setTimeout(later, 120));
+      const enough = answers.length + 4;
+      await untilTrue(() => answers.length >= enough);
       await asOwner('SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE application_name = $1', [
         name,
       ]);
     }
     over = true;
     await Promise.all(hands);
-    expect(answers.length).toBeGreaterThan(20);
     expect([...new Set(answers.map((a) => a.status))].filter((s) => s !== 200 && s !== 503)).toEqual([]);
     expect((await until(shop, '/api/batches', 200)).status).toBe(200);
     expect(shop.child.exitCode).toBeNull();
@@ -244,14 +251,12 @@ describe('a server that is told to stop', () => {
           over = true;
         }
     });
-    await new Promise((later) => setTimeout(later, 300));
-    const told = Date.now();
+    // told in the middle of its work, however fast this machine does it
+    await untilTrue(() => statuses.length > 10);
     shop.child.kill('SIGTERM');
     expect(await shop.ended).toBe(0);
-    expect(Date.now() - told).toBeLessThan(10_000);
     over = true;
     await Promise.all(hands);
-    expect(statuses.length).toBeGreaterThan(10);
     expect([...new Set(statuses)]).toEqual([200]);
     expect(refused).toBeGreaterThan(0);
   });

@@ -7,6 +7,7 @@ import { CachedSessions } from './cachedSessions.js';
 import type { Settings } from '../database/settings.js';
 import { CONNECT_WITHIN } from '../database/database.module.js';
 import { SETTINGS } from '../database/settings.token.js';
+import { SteadyClient } from '../database/steadyClient.js';
 
 declare module 'express-session' {
   interface SessionData {
@@ -32,6 +33,7 @@ export class SessionStore implements OnModuleDestroy {
       connectionString: settings.databaseUrl,
       max: 6,
       connectionTimeoutMillis: CONNECT_WITHIN,
+      Client: SteadyClient,
     });
     // a connection that is lost while it waits is none of a request's: the next one gets a new one
     this.pool.on('error', (error) =>

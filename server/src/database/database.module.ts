@@ -4,6 +4,7 @@ import { Answers } from './answers.js';
 import { RoleCheck } from './roleCheck.js';
 import type { Settings } from './settings.js';
 import { SharedRows } from './sharedRow.js';
+import { SteadyClient } from './steadyClient.js';
 import { WorkshopTransaction } from './workshopTransaction.js';
 
 /** Whoever waits longer for a connection is told that the database is out of reach, ms. */
@@ -22,7 +23,7 @@ export class DatabaseModule {
           // each room registers its own entities with TypeOrmModule.forFeature
           autoLoadEntities: true,
           poolSize: 12,
-          extra: { connectionTimeoutMillis: CONNECT_WITHIN },
+          extra: { connectionTimeoutMillis: CONNECT_WITHIN, Client: SteadyClient },
           retryAttempts: 3,
         }),
       ],
