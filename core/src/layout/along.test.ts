@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { dim } from '../measure/index.js';
 import { outlineOf, STARTING_FORMS, type Element, type Outline } from '../pattern/index.js';
 import { placesAlong } from './along.js';
-import { layoutOf, type Mark } from './marks.js';
+import { layoutOf } from './marks.js';
+import type { Mark } from './notches.js';
 import { MATERIALS } from '../material/index.js';
 
 const drawn = (...elements: Element[]): Outline => outlineOf({ id: 't', startDiameter: dim(20), elements });

@@ -2,13 +2,13 @@ export {
   type HardwareFace,
   type Layout,
   layoutOf,
-  type Mark,
   missingSlots,
   type Seat,
   type SizingCut,
-  sizedPlaces,
   type WantedSlot,
 } from './marks.js';
+export { canBeLeftOut, type Mark, notchesOf } from './notches.js';
+export { sizedPlaces } from './sizedPlaces.js';
 export { type Edge, edgePoints, heightAt, type Piece } from './edge.js';
 export { offsetAbove } from './offset.js';
 export { type Corner, type Missed, type Template, templateFindings, templateOf } from './template.js';

@@ -1,28 +1,13 @@
 import { len, type Figure } from '../measure/index.js';
 import type { Material } from '../material/index.js';
 import type { MatingFace } from '../hardware/index.js';
-import { kindOf, nameOf, peaksOf, radiusAt, type Bore, type Outline } from '../pattern/index.js';
+import type { Bore, Outline } from '../pattern/index.js';
 import type { Gauge } from '../workshop/index.js';
 import { sandingLeft } from './allowance.js';
 import { placesAlong, type PlaceAlong } from './along.js';
+import { canBeLeftOut, notchesOf, type Mark } from './notches.js';
+import { sizedPlaces, type SizedPlace } from './sizedPlaces.js';
 import { toldApart } from './toldApart.js';
-
-/** A line on the story stick, measured from the reference end, mm. */
-export interface Mark {
-  id: string;
-  x: number;
-  label: string;
-  /** finished diameters on the two sides of the line; equal unless there is a shoulder */
-  before: number;
-  after: number;
-  /** what happens there */
-  does?: MarkDoes;
-  /** from the datum, towards the far end above 0, mm; plans made before there was a choice have none */
-  from?: number;
-}
-
-/** What happens at a mark; each has its own sign on the stick. */
-type MarkDoes = 'end' | 'change' | 'shoulder' | 'groove' | 'hole' | 'size';
 
 /** A diameter that is sized at the lathe before shaping, and measured afterwards. */
 export interface SizingCut {
@@ -85,6 +70,8 @@ export interface LayoutSite {
   firstGrain: number | null;
   /** mark that all are measured from; the reference end when not said */
   datum?: string;
+  /** whether a place gets its notch; asked of none that something is measured from. All do when not said */
+  isMarked?: (mark: Mark) => boolean;
 }
 
 /** Default of a seen diameter, ± mm. */
@@ -92,14 +79,15 @@ const SEEN_TOLERANCE = 0.5;
 
 /**
  * Story stick and sizing cuts of a profile: one mark at each transition, groove and cross hole, measured from
- * one datum; one sizing cut for each diameter that differs from its neighbours.
+ * one datum, those left out that are not wanted; one sizing cut for each diameter that differs from its neighbours.
  */
 export function layoutOf(outline: Outline, site: LayoutSite): Layout {
   const { faces, material, gauges } = site;
-  const found = marksOf(outline, site.bores);
+  const found = notchesOf(outline, site.bores);
   const at = found.find((m) => m.id === site.datum) ?? found[0];
   const datum = { id: at?.id ?? 'start', label: at?.label ?? 'reference end', x: at?.x ?? 0 };
-  const marks = found.map((mark) => ({ ...mark, from: mark.x - datum.x }));
+  const isMarked = (mark: Mark) => mark === at || !canBeLeftOut(mark) || (site.isMarked?.(mark) ?? true);
+  const marks = found.filter(isMarked).map((mark) => ({ ...mark, from: mark.x - datum.x }));
   const sanding = sandingLeft(material, site.firstGrain);
   const places = [...sizedPlaces(outline).map(onPeg(outline)), ...(site.seats ?? [])].sort(
     (a, b) => a.x - b.x,
@@ -125,92 +113,11 @@ export function layoutOf(outline: Outline, site: LayoutSite): Layout {
   return {
     marks,
     sizing,
-    along: placesAlong(outline, marks),
+    along: placesAlong(outline, found),
     datum,
     figures: sizing.map((cut) => sizingFigure(cut, material, sanding)),
   };
 }
-
-function marksOf(outline: Outline, bores: readonly Bore[]): Mark[] {
-  const start = outline.spans[0]?.startDiameter ?? 0;
-  const marks: Mark[] = [{ id: 'start', x: 0, label: 'reference end', before: 0, after: start, does: 'end' }];
-  for (const span of outline.spans) {
-    const last = marks.at(-1);
-    if (last && Math.abs(last.x - span.x1) < 1e-6) {
-      last.after = span.endDiameter;
-      if (last.x > 0 && last.before !== last.after) last.does = 'shoulder';
-    } else
-      marks.push({
-        id: `${span.element.id}.end`,
-        x: span.x1,
-        label: nameOf(span.element),
-        before: span.endDiameter,
-        after: span.endDiameter,
-        does: 'change',
-      });
-  }
-  const end = marks.at(-1);
-  if (end) end.does = 'end';
-  const drawn = [...marks, ...grooves(outline), ...bores.map(boreMark(outline))];
-  return [...drawn, ...sizedMarks(outline, drawn)].sort((a, b) => a.x - b.x);
-}
-
-/** Every place that is sized has its notch: crowns and bottoms that fall on no other. */
-const sizedMarks = (outline: Outline, marks: readonly Mark[]): Mark[] =>
-  sizedPlaces(outline)
-    .filter(({ x }) => marks.every((m) => Math.abs(m.x - x) > SAME_NOTCH))
-    .map(({ id, x, label, finished, peak }) => ({
-      id,
-      x,
-      label: peak === undefined ? label : `${label}, ${PEAKS[peak]}`,
-      before: finished,
-      after: finished,
-      does: 'size',
-    }));
-
-/** What the highest and the lowest place of a feature are called. */
-const PEAKS = { crest: 'crown', bottom: 'bottom' } as const;
-
-/** Nearer than this two notches are one, mm. */
-const SAME_NOTCH = 0.3;
-
-/** A V is cut at its bottom: its own notch falls between those of its rims. */
-const grooves = (outline: Outline): Mark[] =>
-  outline.spans
-    .filter((span) => kindOf(span.element).notched)
-    .map((span) => {
-      const x = (span.x0 + span.x1) / 2;
-      const across = 2 * radiusAt(outline, x);
-      return {
-        id: `${span.element.id}.bottom`,
-        x,
-        label: nameOf(span.element),
-        before: across,
-        after: across,
-        does: 'groove',
-      };
-    });
-
-const boreMark =
-  (outline: Outline) =>
-  ({ id, name, x }: Bore): Mark => {
-    const across = 2 * radiusAt(outline, x);
-    return { id: `hole.${id}`, x, label: name, before: across, after: across, does: 'hole' };
-  };
-
-/** A place whose diameter is worth measuring. */
-interface SizedPlace {
-  id: string;
-  x: number;
-  label: string;
-  finished: number;
-  tolerance: number | undefined;
-  /** it is the highest or the lowest place of its feature */
-  peak?: 'crest' | 'bottom';
-}
-
-/** Least diameter worth sizing: below it the tool, not the calliper, decides. */
-const LEAST_SIZED = 3;
 
 /** How closely a peg is held, ± mm: glue fills what is left, and a press fit is no more than this. Typical. */
 const PEG_TOLERANCE = 0.05;
@@ -233,37 +140,6 @@ const onPeg =
       transfer: `Try it in a block drilled ${len(peg.element.hole.mm)}.`,
     };
   };
-
-/** Where to size: the start, each new diameter at a transition, crests and bottoms. */
-export function sizedPlaces(outline: Outline): SizedPlace[] {
-  const first = outline.spans[0];
-  const found: SizedPlace[] = first
-    ? [
-        {
-          id: 'start',
-          x: 0,
-          label: nameOf(first.element),
-          finished: first.startDiameter,
-          tolerance: first.element.tolerance,
-        },
-      ]
-    : [];
-  for (const span of outline.spans) {
-    const { element } = span;
-    const add = (id: string, x: number, finished: number, peak?: SizedPlace['peak']) =>
-      found.push({
-        ...(peak === undefined ? {} : { peak }),
-        id: `${element.id}.${id}`,
-        x,
-        label: nameOf(span.element),
-        finished,
-        tolerance: element.tolerance,
-      });
-    for (const { is, x, diameter } of peaksOf(outline, span)) add(is, x, diameter, is);
-    if (Math.abs(span.endDiameter - span.startDiameter) > 1e-6) add('end', span.x1, span.endDiameter);
-  }
-  return found.filter((s) => s.finished >= LEAST_SIZED);
-}
 
 /** How near a fixed gauge must be to serve for a cut, mm: a little over leaves room for sanding. */
 const GAUGE_UNDER = 0.05;

@@ -21,6 +21,8 @@ export interface Where {
   order?: OwnWay[];
   pattern?: OwnWay[];
   workshop?: Habit[];
+  /** the mark that all are measured from */
+  datum?: string;
 }
 
 /** What is planned with no way of one's own: three stoppers. */
@@ -28,7 +30,7 @@ export const base = exampleInputs(3);
 
 /** A plan of them with own ways, or of another pattern. */
 export function planned(
-  { order = [], pattern = [], workshop = [] }: Where,
+  { order = [], pattern = [], workshop = [], datum }: Where,
   body: PatternBody = base.pattern,
 ): Plan {
   const [part] = body.parts;
@@ -36,7 +38,7 @@ export function planned(
     { ...body, parts: [{ ...part, ways: pattern }] },
     { ...base.workshop, ways: workshop },
     base.stock,
-    { ...base.order, ways: order },
+    { ...base.order, ways: order, ...(datum === undefined ? {} : { datum }) },
     base.schools,
   );
 }

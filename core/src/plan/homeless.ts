@@ -26,6 +26,7 @@ const STAGE_OF: Record<DecisionKind, Stage> = {
   fitting: 'assemble',
   drill: 'drill',
   form: 'stock',
+  unmarked: 'mark',
   datum: 'mark',
   past: 'turn',
   usual: 'turn',
@@ -86,6 +87,8 @@ export function decisionWords(decision: Decision, called: Called = asItIs): stri
       return `the ${called(decision.holeId)} drilled: ${decision.moment}, ${decision.setup}`;
     case 'form':
       return `made of ${decision.stockForm} stock`;
+    case 'unmarked':
+      return `no mark for ${called(decision.markId)}`;
     case 'datum':
       return `marked from ${called(decision.markId)}`;
     case 'past':
@@ -96,7 +99,8 @@ export function decisionWords(decision: Decision, called: Called = asItIs): stri
 }
 
 /** What is put in or left out is done instead of nothing. */
-export const hasUsual = ({ kind }: Decision): boolean => kind !== 'without' && kind !== 'extra';
+export const hasUsual = ({ kind }: Decision): boolean =>
+  kind !== 'without' && kind !== 'unmarked' && kind !== 'extra';
 
 function gritWords({ grits, burnish }: DecisionOf<'grits'>): string {
   const sanded =

@@ -49,6 +49,7 @@ export function planPart(whole: Part, inputs: PlanInputs, mate: Mate | null = nu
     gauges: workshop.gauges,
     firstGrain: first ? grainMicrons(first.abrasive) : null,
     ...(order.datum === undefined ? {} : { datum: order.datum }),
+    isMarked: ({ id, label }) => own.decide('unmarked', ({ markId }) => markId === id, label) === null,
   });
   const clipped = clipsCorners(pieces, outline, order.stockForm);
   const spun = { material, mount: held.mount, blank: held.blank, largestDiameter, clipped };

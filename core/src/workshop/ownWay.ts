@@ -39,6 +39,8 @@ export type Decision =
   | { kind: 'waste'; end: 'drive' | 'tail'; mm: number }
   | { kind: 'extra'; step: OwnStep }
   | { kind: 'without'; on: StepName }
+  /** a place that gets no notch on the story stick */
+  | { kind: 'unmarked'; markId: string }
   /** what an order chooses unless it says otherwise: held, finished, fitted, drilled, of what stock, marked from where */
   | { kind: 'hold'; mount: string }
   | { kind: 'finish'; finishId: string | null }
@@ -64,6 +66,7 @@ export const DECISION_KINDS = [
   'waste',
   'extra',
   'without',
+  'unmarked',
   'hold',
   'finish',
   'fitting',
@@ -134,6 +137,8 @@ export function subjectOf(decision: Decision): string {
       return decision.kind;
     case 'drill':
       return `drill ${decision.holeId}`;
+    case 'unmarked':
+      return `unmarked ${decision.markId}`;
     case 'extra':
       return `extra ${decision.step.after ?? ''} ${decision.step.title}`;
     case 'past':

@@ -105,6 +105,9 @@ class ExtraDecisionDto extends DecisionDto {
 class WithoutDecisionDto extends DecisionDto {
   @On() on: StepNameDto;
 }
+class UnmarkedDecisionDto extends DecisionDto {
+  @Name() markId: string;
+}
 class HoldDecisionDto extends DecisionDto {
   @ChoiceField(MOUNT_KINDS) mount: MountKind;
 }
@@ -145,6 +148,7 @@ const DECISIONS: Record<DecisionKind, new () => DecisionDto> = {
   waste: WasteDecisionDto,
   extra: ExtraDecisionDto,
   without: WithoutDecisionDto,
+  unmarked: UnmarkedDecisionDto,
   hold: HoldDecisionDto,
   finish: FinishDecisionDto,
   fitting: FittingDecisionDto,

@@ -1,5 +1,6 @@
-import { kindOf, sizedPlaces, type Element } from '@compas/core';
+import { canBeLeftOut, kindOf, notchesOf, sizedPlaces } from '@compas/core';
 import { Button, Checkbox, Input } from 'antd';
+import type { ReactNode } from 'react';
 import { Length } from '../ui/Length.js';
 import type { CopyWishes } from './copied.js';
 import type { Copy } from './useCopy.js';
@@ -10,10 +11,12 @@ interface CopiedElementsProps {
   onWishes: (wishes: CopyWishes) => void;
 }
 
-/** The elements of a copy: what they are called, which are one curve, and which are gauged at the lathe. */
+/** The elements of a copy: what they are called, which are one curve, and which places are gauged and marked at the lathe. */
 export function CopiedElements({ copy, wishes, onWishes }: CopiedElementsProps) {
   if (!copy.turning || !copy.outline) return null;
   const { spans } = copy.outline;
+  const sized = sizedPlaces(copy.outline);
+  const notches = notchesOf(copy.outline).filter(canBeLeftOut);
   return (
     <div className="sheet column gap-hair">
       <div className="row spread">
@@ -33,6 +36,7 @@ export function CopiedElements({ copy, wishes, onWishes }: CopiedElementsProps) 
             <th>Length</th>
             <th>Ends at ⌀</th>
             <th>Gauged at the lathe, ⌀</th>
+            <th>Marked, at</th>
             <th aria-label="Curve" />
           </tr>
         </thead>
@@ -59,7 +63,28 @@ export function CopiedElements({ copy, wishes, onWishes }: CopiedElementsProps) 
                 <Length mm={endDiameter} />
               </td>
               <td>
-                <Gauged element={element} first={i === 0} copy={copy} wishes={wishes} onWishes={onWishes} />
+                <Places
+                  places={sized.filter((p) => isOf(p.id, element.id) || (i === 0 && p.id === 'start'))}
+                  out={wishes.ungauged}
+                  onOut={(ungauged) => onWishes({ ...wishes, ungauged })}
+                  words={({ finished, x }) => (
+                    <>
+                      <Length mm={finished} /> <span className="soft">at</span> <Length mm={x} />
+                    </>
+                  )}
+                />
+              </td>
+              <td>
+                <Places
+                  places={notches.filter(({ id }) => isOf(id, element.id))}
+                  out={wishes.unmarked}
+                  onOut={(unmarked) => onWishes({ ...wishes, unmarked })}
+                  words={({ x }) => (
+                    <>
+                      <span className="soft">at</span> <Length mm={x} />
+                    </>
+                  )}
+                />
               </td>
               <td>
                 {copy.canJoinBefore(i) && (
@@ -81,25 +106,31 @@ export function CopiedElements({ copy, wishes, onWishes }: CopiedElementsProps) 
   );
 }
 
-/** The places of an element that can be gauged; those without their tick are cut by eye. */
-function Gauged({
-  element,
-  first,
-  copy,
-  wishes,
-  onWishes,
-}: CopiedElementsProps & { element: Element; first: boolean }) {
-  const places = copy.outline ? sizedPlaces(copy.outline) : [];
-  const own = places.filter(({ id }) => id.startsWith(`${element.id}.`) || (first && id === 'start'));
-  const change = (id: string, gauged: boolean) => {
-    const ungauged = new Set(wishes.ungauged);
-    if (gauged) ungauged.delete(id);
-    else ungauged.add(id);
-    onWishes({ ...wishes, ungauged });
+const isOf = (placeId: string, elementId: string): boolean => placeId.startsWith(`${elementId}.`);
+
+interface PlacesProps<P> {
+  places: readonly P[];
+  /** ids of those that are left out */
+  out: ReadonlySet<string>;
+  onOut: (out: ReadonlySet<string>) => void;
+  words: (place: P) => ReactNode;
+}
+
+/** Places of an element, each with its tick; what has none is left to the eye. */
+function Places<P extends { id: string }>({ places, out, onOut, words }: PlacesProps<P>) {
+  const change = (id: string, wanted: boolean) => {
+    const next = new Set(out);
+    if (wanted) next.delete(id);
+    else next.add(id);
+    onOut(next);
   };
-  return own.map(({ id, finished, x }) => (
-    <Checkbox key={id} checked={!wishes.ungauged.has(id)} onChange={(e) => change(id, e.target.checked)}>
-      <Length mm={finished} /> <span className="soft">at</span> <Length mm={x} />
+  return places.map((place) => (
+    <Checkbox
+      key={place.id}
+      checked={!out.has(place.id)}
+      onChange={(e) => change(place.id, e.target.checked)}
+    >
+      {words(place)}
     </Checkbox>
   ));
 }

@@ -19,7 +19,8 @@ import { StationsEntry } from './StationsEntry.js';
 import { useCopy } from './useCopy.js';
 import './copy.css';
 
-const NO_WISHES: CopyWishes = { kind: 'other', materialId: 'beech', names: {}, ungauged: new Set() };
+const OF_NO_ELEMENT = { names: {}, ungauged: new Set<string>(), unmarked: new Set<string>() };
+const NO_WISHES: CopyWishes = { kind: 'other', materialId: 'beech', ...OF_NO_ELEMENT };
 
 /** A sample becomes a pattern: measured at stations, from a trace or from a photo, then fitted. */
 export default function CopyScreen() {
@@ -50,7 +51,7 @@ export default function CopyScreen() {
   const anotherWay = () => {
     take(null);
     drawn.current = null;
-    setWishes({ ...wishes, names: {}, ungauged: new Set() });
+    setWishes({ ...wishes, ...OF_NO_ELEMENT });
   };
   const called = name.trim() || 'Copied sample';
   const make = async () => {

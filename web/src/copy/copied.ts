@@ -1,7 +1,9 @@
 import {
   dim,
+  notchesOf,
   outlineOf,
   sizedPlaces,
+  type Decision,
   type ElementSpan,
   type ItemKind,
   type Outline,
@@ -19,6 +21,8 @@ export interface CopyWishes {
   names: Readonly<Record<string, string>>;
   /** places that are not gauged at the lathe, by their ids */
   ungauged: ReadonlySet<string>;
+  /** places that get no notch on the story stick, by their ids */
+  unmarked: ReadonlySet<string>;
 }
 
 /** Nearer than this two places of two fits are one, mm. */
@@ -35,11 +39,32 @@ export function carriedOver(wishes: CopyWishes, before: Outline, after: Outline)
     const there = name && after.spans.find((next) => liesAt(next, span));
     if (there) names[there.element.id] ??= name;
   }
-  const places = sizedPlaces(after);
-  const ungauged = sizedPlaces(before)
-    .filter(({ id }) => wishes.ungauged.has(id))
-    .flatMap((place) => places.filter((p) => Math.abs(p.x - place.x) < SAME_PLACE && p.peak === place.peak));
-  return { ...wishes, names, ungauged: new Set(ungauged.map(({ id }) => id)) };
+  return {
+    ...wishes,
+    names,
+    ungauged: stillThere(
+      sizedPlaces(before).filter(({ id }) => wishes.ungauged.has(id)),
+      sizedPlaces(after),
+      (a, b) => a.peak === b.peak,
+    ),
+    unmarked: stillThere(
+      notchesOf(before).filter(({ id }) => wishes.unmarked.has(id)),
+      notchesOf(after),
+      (a, b) => a.does === b.does,
+    ),
+  };
+}
+
+/** The ids of those places of the next fit that lie where these lay, and are of their kind. */
+function stillThere<P extends { id: string; x: number }>(
+  these: readonly P[],
+  next: readonly P[],
+  isAlike: (a: P, b: P) => boolean,
+): ReadonlySet<string> {
+  const there = these.flatMap((place) =>
+    next.filter((p) => Math.abs(p.x - place.x) < SAME_PLACE && isAlike(p, place)),
+  );
+  return new Set(there.map(({ id }) => id));
 }
 
 /** A step lies where a step lay; any other element where its middle was. */
@@ -57,9 +82,15 @@ export function copiedBody(turning: Turning, wishes: CopyWishes, by: string): Pa
     const name = wishes.names[element.id]?.trim();
     return name ? { ...element, name } : element;
   });
-  const ways = sizedPlaces(outlineOf(turning))
-    .filter(({ id }) => wishes.ungauged.has(id))
-    .map(({ id }) => notGauged(id, by));
+  const outline = outlineOf(turning);
+  const ways = [
+    ...sizedPlaces(outline)
+      .filter(({ id }) => wishes.ungauged.has(id))
+      .map(({ id }) => chosen({ kind: 'without', on: { kind: 'step', id: `size:${id}` } }, by, 'gauged')),
+    ...notchesOf(outline)
+      .filter(({ id }) => wishes.unmarked.has(id))
+      .map(({ id }) => chosen({ kind: 'unmarked', markId: id }, by, 'marked')),
+  ];
   return {
     schema: 1,
     kind: wishes.kind,
@@ -81,10 +112,10 @@ export function copiedBody(turning: Turning, wishes: CopyWishes, by: string): Pa
   };
 }
 
-const notGauged = (place: string, by: string): OwnWay => ({
+const chosen = (decides: Decision, by: string, neighboursAre: string): OwnWay => ({
   id: randomId(),
-  decides: { kind: 'without', on: { kind: 'step', id: `size:${place}` } },
-  why: 'Chosen when the sample was copied: its neighbours are gauged.',
+  decides,
+  why: `Chosen when the sample was copied: its neighbours are ${neighboursAre}.`,
   by,
   at: new Date().toISOString(),
 });

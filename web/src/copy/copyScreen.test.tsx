@@ -61,6 +61,7 @@ it('a bead that is named at its crown is copied as it was measured, with kind, w
   expect(crown.getAttribute('placeholder')).toBe('bead');
   fireEvent.change(crown, { target: { value: 'collar' } });
   fireEvent.click(screen.getByRole('checkbox', { name: /^12\.0.*at 30\.0/ }));
+  fireEvent.click(screen.getByRole('checkbox', { name: /^at 10\.0/ }));
   fireEvent.change(screen.getByLabelText('Name of the copy'), { target: { value: 'Old knob' } });
   await choose('Kind of item', 'stopper');
   await choose('Usual material', 'Ash');
@@ -82,14 +83,16 @@ it('a bead that is named at its crown is copied as it was measured, with kind, w
   ]);
   expect(part.ways?.map(({ decides, by }) => [decides, by])).toEqual([
     [{ kind: 'without', on: { kind: 'step', id: 'size:e3.end' } }, 'Ines'],
+    [{ kind: 'unmarked', markId: 'e1.end' }, 'Ines'],
   ]);
   // what is not gauged is not among the steps of a plan of it, the other places are
   const { workshop, stock, order, schools } = exampleInputs(2);
-  const sized = plan({ ...body }, workshop, stock, order, schools).parts[0].steps.filter((step) =>
-    step.id.startsWith('size:'),
-  );
+  const planned = plan({ ...body }, workshop, stock, order, schools).parts[0];
+  const sized = planned.steps.filter((step) => step.id.startsWith('size:'));
   expect(sized.map((step) => step.id)).toEqual(expect.arrayContaining(['size:e2.crest']));
   expect(sized.map((step) => step.id)).not.toContain('size:e3.end');
+  // nor has its stick a notch where none was wanted
+  expect(planned.layout.marks.map((m) => m.id)).toEqual(['start', 'e2.crest', 'e2.end', 'e3.end']);
 
   const kept = asked.find((a) => a.path === '/api/samples' && a.method === 'POST')?.body as { trace: Trace };
   expect(kept.trace.seen).toEqual([{ at: 2, is: 'crown' }]);
@@ -140,6 +143,7 @@ it('what was said of an element stays with its place when more is measured', asy
   await choose('What is at place 3', 'crown of a bead');
   fireEvent.change(await screen.findByLabelText('Name of element 3'), { target: { value: 'neck' } });
   fireEvent.click(screen.getByRole('checkbox', { name: /^12\.0.*at 30\.0/ }));
+  fireEvent.click(screen.getByRole('checkbox', { name: /^at 18\.0/ }));
   // a step measured before it: what was the third element is the fourth now, and a fifth follows
   type('Place 6', '10');
   type('Diameter 6', '24');
@@ -148,4 +152,6 @@ it('what was said of an element stays with its place when more is measured', asy
     expect(screen.getByDisplayValue('neck').getAttribute('aria-label')).toBe('Name of element 4'),
   );
   expect(screen.getByRole<HTMLInputElement>('checkbox', { name: /^12\.0.*at 30\.0/ }).checked).toBe(false);
+  expect(screen.getByRole<HTMLInputElement>('checkbox', { name: /^at 18\.0/ }).checked).toBe(false);
+  expect(screen.getByRole<HTMLInputElement>('checkbox', { name: /^at 13\.6/ }).checked).toBe(true);
 });

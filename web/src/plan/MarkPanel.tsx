@@ -13,6 +13,8 @@ import { useUnits } from '../ui/units.js';
 import type { Choose } from './draft.js';
 import { AlwaysSo } from './own/AlwaysSo.js';
 import { PATTERN_ONLY } from './own/deciding.js';
+import { MarksChoice } from './own/MarksChoice.js';
+import { OwnList } from './own/OwnList.js';
 import { Print1to1 } from './Paper.js';
 
 /** The sign of what happens at a mark, as it stands on the stick. */
@@ -97,6 +99,8 @@ export function MarkPanel({ part, inputs, choose, batchId }: MarkPanelProps) {
         </tbody>
       </table>
       <h2>Story stick</h2>
+      <OwnList part={part} workshop={inputs.workshop} kinds={['unmarked']} />
+      <MarksChoice layout={layout} />
       <div className="prints">
         <Print1to1 batchId={batchId} print="stick" />
         {batchId !== undefined && <Print1to1 batchId={batchId} print="bench" />}

@@ -1,4 +1,4 @@
-import { plan, type Decision, type Finding, type OwnWay } from '@compas/core';
+import { plan, threeUnits, type Decision, type Finding, type OwnWay } from '@compas/core';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { base, press, sent, shownStage as shown, type, way } from '../../../test/decidedStage.js';
 import { answering, choose, shownInApp } from '../../../test/inApp.js';
@@ -183,6 +183,26 @@ it('waste is left at an end', async () => {
   fireEvent.blur(waste);
   press('Do it so');
   expect(stock.kept.at(-1)?.[0]?.decides).toEqual({ kind: 'waste', end: 'tail', mm: 25 });
+});
+
+it('a mark is left out, for this order or always', async () => {
+  const { kept } = await shown('mark');
+  press('Leave a mark out');
+  expect(screen.getByRole('button', { name: 'Do it so' })).toHaveProperty('disabled', true);
+  const { marks } = plan(base.pattern, base.workshop, base.stock, base.order, base.schools).parts[0].layout;
+  await choose('Mark that is left out', `${marks[1]!.label}, ${threeUnits(marks[1]!.from ?? 0)}`);
+  press('Do it so');
+  expect(kept.at(-1)?.[0]?.decides).toEqual({ kind: 'unmarked', markId: marks[1]!.id });
+});
+
+it('a mark that was left out is told, and comes back', async () => {
+  const { marks } = plan(base.pattern, base.workshop, base.stock, base.order, base.schools).parts[0].layout;
+  const { kept } = await shown('mark', { ways: [way({ kind: 'unmarked', markId: marks[1]!.id })] });
+  expect(screen.getByRole('list', { name: 'Done your way' }).textContent).toContain(
+    `No mark for ${marks[1]!.label}`,
+  );
+  press(/^As usual: no mark/);
+  expect(kept.at(-1)).toEqual([]);
 });
 
 it('a glue is given another time, in hours', async () => {
