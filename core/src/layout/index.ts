@@ -1,12 +1,5 @@
-export {
-  type HardwareFace,
-  type Layout,
-  layoutOf,
-  missingSlots,
-  type Seat,
-  type SizingCut,
-  type WantedSlot,
-} from './marks.js';
+export { type HardwareFace, type Layout, layoutOf, type Seat, type SizingCut } from './marks.js';
+export { missingSlots, slotGauge, type WantedSlot } from './gauges.js';
 export { canBeLeftOut, type Mark, notchesOf } from './notches.js';
 export { sizedPlaces } from './sizedPlaces.js';
 export { type Edge, edgePoints, heightAt, type Piece } from './edge.js';

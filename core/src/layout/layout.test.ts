@@ -1,10 +1,11 @@
+import fc from 'fast-check';
 import { dim } from '../measure/index.js';
 import { MATERIALS } from '../material/index.js';
 import { outlineOf } from '../pattern/index.js';
 import type { Gauge } from '../workshop/index.js';
 import { grainMicrons } from '../surface/index.js';
-import { layoutOf, missingSlots } from './index.js';
-import { gaugeFor } from './marks.js';
+import { layoutOf, missingSlots, slotGauge } from './index.js';
+import { gaugeFor } from './gauges.js';
 import { sandingLeft } from './allowance.js';
 
 const ash = MATERIALS.find((m) => m.id === 'ash')!;
@@ -24,6 +25,8 @@ const face = {
   tolerance: 0.1,
   transfer: 'Set the calliper on the ferrule.',
 };
+/** A cut that is seen, not one that meets hardware. */
+const seen = (cutTo: number) => ({ cutTo, tolerance: 0.5, mating: false });
 const slots: Gauge[] = [
   { id: 's20', name: '20 slot', kind: 'slot', size: dim(20) },
   { id: 's265', name: '26.5 slot', kind: 'slot', size: dim(26.5) },
@@ -69,13 +72,13 @@ describe('layout', () => {
   });
 
   it('takes a fixed gauge that is right or a little over, never under, else the calliper', () => {
-    expect(gaugeFor(20, slots).gauge?.id).toBe('s20');
-    expect(gaugeFor(26.2, slots).gauge?.id).toBe('s265');
-    expect(gaugeFor(20.2, slots)).toMatchObject({
+    expect(gaugeFor(seen(20), slots).gauge?.id).toBe('s20');
+    expect(gaugeFor(seen(26.2), slots).gauge?.id).toBe('s265');
+    expect(gaugeFor(seen(20.2), slots)).toMatchObject({
       gauge: { id: 'c' },
       words: 'Set the dial calliper to ⟦20.2⟧.',
     });
-    expect(gaugeFor(20.2, []).gauge).toBeNull();
+    expect(gaugeFor(seen(20.2), []).gauge).toBeNull();
   });
 });
 
@@ -139,12 +142,55 @@ describe('marks from a datum', () => {
 });
 
 describe('gauges', () => {
+  const pairOf = (go: number, noGo: number): Gauge => ({
+    id: `${go}`,
+    name: 'Pair',
+    kind: 'go and no-go',
+    size: dim(go),
+    noGo: dim(noGo),
+  });
+  const mating = (cutTo: number, tolerance: number) => ({ cutTo, tolerance, mating: true });
+
+  it('of what meets hardware tell within its tolerance, or are none for it', () => {
+    const flush = mating(20, 0.1);
+    const fits = (gauge: Gauge) => gaugeFor(flush, [gauge]).gauge !== null;
+    expect(fits(pairOf(20.1, 19.9))).toBe(true);
+    // a piece that it lets through would be too thick, one that it refuses too thin
+    expect(fits(pairOf(20.3, 19.9))).toBe(false);
+    expect(fits(pairOf(20.1, 19.7))).toBe(false);
+    expect(fits(slots.find((s) => s.id === 's20')!)).toBe(true);
+    expect(fits({ id: 's', name: 'Slot', kind: 'slot', size: dim(20.25) })).toBe(false);
+    expect(
+      gaugeFor(seen(20), [{ id: 's', name: 'Slot', kind: 'slot', size: dim(20.25) }]).gauge,
+    ).not.toBeNull();
+  });
+
+  it('that are cut because they lack serve what they were cut for, whatever its size', () =>
+    fc.assert(
+      fc.property(
+        fc.array(
+          fc.record({
+            cutTo: fc.double({ min: 3, max: 90, noNaN: true }),
+            tolerance: fc.double({ min: 0.05, max: 1, noNaN: true }),
+            mating: fc.boolean(),
+          }),
+          { minLength: 1, maxLength: 8 },
+        ),
+        (cuts) => {
+          const lacking = missingSlots(cuts.map((cut) => ({ ...cut, gauge: gaugeFor(cut, []) })));
+          expect(lacking.length).toBeGreaterThan(0);
+          const cutNow = lacking.map((slot, i) => slotGauge(slot, `${i}`, 'Slot'));
+          expect(missingSlots(cuts.map((cut) => ({ ...cut, gauge: gaugeFor(cut, cutNow) })))).toEqual([]);
+        },
+      ),
+    ));
+
   it('of every fixed kind go before a calliper, each with its own words', () => {
     const wrench: Gauge = { id: 'w', name: '24 wrench', kind: 'open wrench', size: dim(24) };
     const pair: Gauge = { id: 'p', name: 'Pair 30', kind: 'go and no-go', size: dim(30.1), noGo: dim(29.8) };
     const all = [...slots, wrench, pair];
-    expect(gaugeFor(23.9, all).words).toBe('24 wrench drops over behind the parting tool: stop.');
-    expect(gaugeFor(30, all).words).toContain('the no-go of ⟦29.8⟧ does not');
+    expect(gaugeFor(seen(23.9), all).words).toBe('24 wrench drops over behind the parting tool: stop.');
+    expect(gaugeFor(seen(30), all).words).toContain('the no-go of ⟦29.8⟧ does not');
   });
 
   it('that are missing are the sizes still set by calliper, each once, with both limits where it mates', () => {
@@ -160,7 +206,7 @@ describe('gauges', () => {
       cutTo,
       mating,
       tolerance: 0.1,
-      gauge: gaugeFor(cutTo, slots),
+      gauge: gaugeFor({ cutTo, tolerance: 0.1, mating }, slots),
     });
     expect(missingSlots([cut(20), cut(31.04), cut(31), cut(12), cut(18, true)])).toEqual([
       { go: 12, noGo: null },

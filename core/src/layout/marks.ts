@@ -5,6 +5,7 @@ import type { Bore, Outline } from '../pattern/index.js';
 import type { Gauge } from '../workshop/index.js';
 import { sandingLeft } from './allowance.js';
 import { placesAlong, type PlaceAlong } from './along.js';
+import { gaugeFor, type GaugeChoice } from './gauges.js';
 import { canBeLeftOut, notchesOf, type Mark } from './notches.js';
 import { sizedPlaces, type SizedPlace } from './sizedPlaces.js';
 import { toldApart } from './toldApart.js';
@@ -24,12 +25,6 @@ export interface SizingCut {
   transfer?: string;
   /** from the datum, mm */
   from?: number;
-}
-
-/** A fixed gauge of the right size, or a calliper to be set. */
-export interface GaugeChoice {
-  gauge: Gauge | null;
-  words: string;
 }
 
 export interface Layout {
@@ -96,6 +91,7 @@ export function layoutOf(outline: Outline, site: LayoutSite): Layout {
     const { id, x, label, finished, tolerance } = place;
     const meets = faces.find((m) => Math.abs(m.x - x) < 1e-6)?.face ?? ('transfer' in place ? place : null);
     const cutTo = finished + (meets ? 0 : sanding);
+    const held = meets ? meets.tolerance : (tolerance ?? SEEN_TOLERANCE);
     return {
       id,
       x,
@@ -103,9 +99,9 @@ export function layoutOf(outline: Outline, site: LayoutSite): Layout {
       label: meets ? meets.label : label,
       finished,
       cutTo,
-      tolerance: meets ? meets.tolerance : (tolerance ?? SEEN_TOLERANCE),
+      tolerance: held,
       mating: meets !== null,
-      gauge: gaugeFor(cutTo, gauges),
+      gauge: gaugeFor({ cutTo, tolerance: held, mating: meets !== null }, gauges),
       ...(meets ? { transfer: meets.transfer } : {}),
     };
   });
@@ -140,61 +136,6 @@ const onPeg =
       transfer: `Try it in a block drilled ${len(peg.element.hole.mm)}.`,
     };
   };
-
-/** How near a fixed gauge must be to serve for a cut, mm: a little over leaves room for sanding. */
-const GAUGE_UNDER = 0.05;
-const GAUGE_OVER = 0.3;
-
-/** Fixed gauges beat re-set callipers: the owned one nearest above the cut, else a calliper. */
-export function gaugeFor(cutTo: number, gauges: readonly Gauge[]): GaugeChoice {
-  const fixed = gauges
-    .filter((g) => g.kind !== 'calliper' && g.size !== undefined)
-    .map((gauge) => ({ gauge, size: gauge.size?.mm ?? 0 }))
-    .filter(({ size }) => size >= cutTo - GAUGE_UNDER && size <= cutTo + GAUGE_OVER)
-    .sort((a, b) => Math.abs(a.size - cutTo) - Math.abs(b.size - cutTo))[0]?.gauge;
-  if (fixed) return { gauge: fixed, words: fixedWords(fixed) };
-  const calliper = gauges.find((g) => g.kind === 'calliper');
-  return {
-    gauge: calliper ?? null,
-    words: `Set ${calliper ? `the ${calliper.name.toLowerCase()}` : 'a calliper'} to ${len(cutTo)}.`,
-  };
-}
-
-function fixedWords({ kind, name, noGo }: Gauge): string {
-  switch (kind) {
-    case 'go and no-go':
-      return `${name}: the go side slides over, the no-go${noGo ? ` of ${len(noGo.mm)}` : ''} does not: stop.`;
-    case 'open wrench':
-      return `${name} drops over behind the parting tool: stop.`;
-    default:
-      return `${name} slides over: stop.`;
-  }
-}
-
-/** A slot gauge that would have to be made. mm */
-export interface WantedSlot {
-  /** what must go over the work */
-  go: number;
-  /** where the size is held closely: what must not go over it */
-  noGo: number | null;
-}
-
-/**
- * Slots that would have to be made, so that nothing need be set: one for each cut without a fixed gauge. A
- * mating diameter gets a go and a no-go slot at its two limits.
- */
-export function missingSlots(sizing: readonly SizingCut[]): WantedSlot[] {
-  const tenth = (mm: number) => Math.round(mm * 10) / 10;
-  const wanted = sizing
-    .filter(({ gauge }) => gauge.gauge === null || gauge.gauge.kind === 'calliper')
-    .map(({ cutTo, tolerance, mating }) =>
-      mating
-        ? { go: tenth(cutTo + tolerance), noGo: tenth(cutTo - tolerance) }
-        : { go: tenth(cutTo), noGo: null },
-    )
-    .sort((a, b) => a.go - b.go);
-  return wanted.filter((w, i) => !wanted.slice(0, i).some((v) => v.go === w.go && v.noGo === w.noGo));
-}
 
 function sizingFigure(cut: SizingCut, material: Material, sanding: number): Figure {
   return {

@@ -2,6 +2,7 @@ import type { Kit } from '../hardware/index.js';
 import type { Material } from '../material/index.js';
 import type { Hole, ItemKind, Outline, Part, PartEnd } from '../pattern/index.js';
 import type { Workshop } from '../workshop/index.js';
+import type { Lack } from './lack.js';
 import type { StackItem } from './stack.js';
 
 export const MOUNT_KINDS = [
@@ -41,6 +42,8 @@ export interface Mount {
   tenon: { diameter: number; length: number } | null;
   /** things this way needs that the workshop does not own */
   missing: string[];
+  /** the same as they would be listed; plans made before they could be added in place have none */
+  lacks?: Lack[];
   /** fastest the fixture may turn, rpm; Infinity when it sets no limit */
   fastest: number;
   /** what lies between the spindle and the work, in order */

@@ -1,4 +1,4 @@
-import { dim, type DrillOperation, type Finding } from '@compas/core';
+import { dim, DRILL_CHUCK, type DrillOperation, type Entry, type Finding, type PartPlan } from '@compas/core';
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { Link, useLocation } from 'react-router';
@@ -8,6 +8,7 @@ import { saveWorkshop, workshopQuery } from '../api/workshop.js';
 import { Length } from '../ui/Length.js';
 import { Trouble } from '../ui/Trouble.js';
 import { mendingAt } from '../ui/WayBack.js';
+import { AddLack } from './AddLack.js';
 import { useDeciding } from './own/deciding.js';
 import { GoPast } from './own/GoPast.js';
 import { mendPlace } from './mendPlace.js';
@@ -22,10 +23,12 @@ export function FindingDone({ finding, patternId }: FindingDoneProps) {
   const { pathname, search } = useLocation();
   const part = useDeciding()?.part;
   const place = mendPlace(finding, patternId);
+  const lack = part && lackOf(finding, part);
   const lacks = part?.drilling.find((o) => finding.id === `drill.bit.${o.id}`);
   return (
     <>
       {lacks && <AddBit hole={lacks} />}
+      {lack && <AddLack lack={lack} />}
       {place && (
         <p>
           <Link to={mendingAt(place.path, `${pathname}${search}`)}>{place.words}</Link>
@@ -34,6 +37,12 @@ export function FindingDone({ finding, patternId }: FindingDoneProps) {
       <GoPast finding={finding} />
     </>
   );
+}
+
+/** What a finding about holding says that lacks, as it would be listed; null where only a person knows. */
+function lackOf({ id }: Finding, { mount, partId }: PartPlan): Entry | null {
+  if (id === `mount.drillchuck.${partId}`) return DRILL_CHUCK;
+  return mount.lacks?.find(({ words }) => id === `mount.missing.${partId}.${words}`)?.adds ?? null;
 }
 
 /** A bit reaches so much farther than its hole is deep, mm. */

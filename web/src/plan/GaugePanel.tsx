@@ -1,6 +1,6 @@
 import { copyingOf, missingSlots, radiiOf, threeUnits, type PartPlan, type Workshop } from '@compas/core';
-import { Link } from 'react-router';
 import { Length, Say } from '../ui/Length.js';
+import { AddGauges } from './AddGauges.js';
 import { Print1to1 } from './Paper.js';
 
 interface GaugePanelProps {
@@ -51,15 +51,10 @@ export function GaugePanel({ part, workshop, batchId }: GaugePanelProps) {
       ) : (
         <section className="sheet">
           <h3>Slots to cut from ply or card, so that nothing is set</h3>
-          <Sizes
-            all={missing.map(({ go, noGo }) =>
-              noGo === null ? threeUnits(go) : `go ${threeUnits(go)}, no-go ${threeUnits(noGo)}`,
-            )}
-          />
+          <AddGauges missing={missing} />
           <Print1to1 batchId={batchId} print="gauges" />
           <p className="soft">
-            SVG and DXF allow for a kerf of <Length mm={copyingOf(workshop).templateKerf} />. When they are
-            cut, <Link to="/workshop/gauges">add them to the workshop</Link>.
+            SVG and DXF allow for a kerf of <Length mm={copyingOf(workshop).templateKerf} />.
           </p>
         </section>
       )}

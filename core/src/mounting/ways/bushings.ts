@@ -1,5 +1,6 @@
 import { len } from '../../measure/index.js';
 import type { Fixture } from '../../workshop/index.js';
+import { fixture, type Lack } from '../lack.js';
 
 /** How much thinner than what it goes through a rod or a bushing may be and still centre, on the diameter, mm. */
 export const LOOSE = 0.4;
@@ -51,7 +52,16 @@ export function bushingFor(mouth: Mouth, rod: Fixture, owned: readonly Fixture[]
 }
 
 /** What to get or make where none suits. */
-export const bushingWanted = ({ across, centredByRod }: Mouth, rod: Fixture): string =>
-  centredByRod
-    ? `a bushing bored ${len(rod.diameter)}, ${len(across + LAND)} across or more`
-    : `a bushing bored ${len(rod.diameter)} and ${len(across)} across, or a cone of more than ${len(across + LAND)}`;
+export const bushingWanted = ({ across, centredByRod }: Mouth, rod: Fixture): Lack =>
+  fixture(
+    centredByRod
+      ? `a bushing bored ${len(rod.diameter)}, ${len(across + LAND)} across or more`
+      : `a bushing bored ${len(rod.diameter)} and ${len(across)} across, or a cone of more than ${len(across + LAND)}`,
+    {
+      name: 'Bushing',
+      kind: 'bushing',
+      diameter: centredByRod ? across + LAND : across,
+      bore: rod.diameter,
+      length: 15,
+    },
+  );

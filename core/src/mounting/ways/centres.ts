@@ -10,6 +10,7 @@ import {
   type MountWish,
   type WayOfHolding,
 } from '../mount.js';
+import { DRIVE_CENTRE, fixture, lacking, LIVE_CENTRE, SPUR_CENTRE } from '../lack.js';
 
 /** Between centres on a centre that slips rather than catches; a spur where there is no other. */
 export const betweenCentres: WayOfHolding = (wish, workshop) => {
@@ -52,7 +53,7 @@ function driven(wish: MountWish, workshop: Workshop, drive: Centre | undefined):
     headstockEnd: awayFromHole(wish),
     wasteDrive: workshop.allowances.wasteDrive,
     wasteTail: drilledEnd(wish) ? 0 : workshop.allowances.wasteTail,
-    missing: [...(drive ? [] : ['a drive centre']), ...(live ? [] : ['a live centre'])],
+    ...lacking(!drive && DRIVE_CENTRE, !live && LIVE_CENTRE),
     ...fitsOf(drive, live),
     reversal: 'Take it off, turn it end for end on the same two centre marks.',
   });
@@ -60,6 +61,13 @@ function driven(wish: MountWish, workshop: Workshop, drive: Centre | undefined):
 
 /** Radius of an end that can be held by its face, mm. */
 const LEAST_FACE = 3;
+
+const FRICTION_PAIR = fixture('a friction pair', {
+  name: 'Friction pair',
+  kind: 'friction pair',
+  diameter: 25,
+  length: 30,
+});
 
 /** Two padded faces that squeeze the work: nothing enters it, so finished ends stay whole. */
 export const frictionPair: WayOfHolding = (wish, workshop) => {
@@ -79,7 +87,7 @@ export const frictionPair: WayOfHolding = (wish, workshop) => {
     headstockEnd: awayFromHole(wish),
     reach: 2 * (pair?.length ?? 0),
     stack: pair ? [{ what: `${pair.name}, both faces`, length: 2 * pair.length }] : [],
-    missing: [...(pair ? [] : ['a friction pair']), ...(live ? [] : ['a live centre'])],
+    ...lacking(!pair && FRICTION_PAIR, !live && LIVE_CENTRE),
     reversal: 'Loosen, turn it end for end, squeeze again: it runs as true as its ends are square.',
   });
   return [{ mount, suits: ball ? 3.5 : 7 }];
@@ -95,7 +103,7 @@ export const shiftedCentre: WayOfHolding = (wish, workshop) => {
     kind: 'shifted centre',
     label: 'On shifted centres',
     why: 'Second marks beside the first: the further axis is turned on them, after everything on the first axis.',
-    missing: [...(spur ? [] : ['a spur centre']), ...(liveCentre(workshop) ? [] : ['a live centre'])],
+    ...lacking(!spur && SPUR_CENTRE, !liveCentre(workshop) && LIVE_CENTRE),
     reversal:
       'Mark the direction of the shift on both ends before the first cut: both marks lie in one plane.',
   };
@@ -119,7 +127,15 @@ export const onOffsetPlate: WayOfHolding = (wish, workshop) => {
     fixtures: [
       `hole for ${len(axis.shift.mm)}, turned to ${axis.direction}°: write both beside the cut, so that the pattern can be made again`,
     ],
-    missing: axis.shift.mm > plate.diameter / 2 ? [`an offset plate that reaches ${len(axis.shift.mm)}`] : [],
+    ...lacking(
+      axis.shift.mm > plate.diameter / 2 &&
+        fixture(`an offset plate that reaches ${len(axis.shift.mm)}`, {
+          name: 'Larger offset plate',
+          kind: 'offset plate',
+          diameter: Math.ceil(2 * axis.shift.mm),
+          length: plate.length,
+        }),
+    ),
     ...fitsOf(plate),
     reversal: 'Nothing is reversed: the plate is turned to its next hole.',
   });

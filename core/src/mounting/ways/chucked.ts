@@ -10,6 +10,7 @@ import {
   type MountWish,
   type WayOfHolding,
 } from '../mount.js';
+import { lacking } from '../lack.js';
 import { drawnIn } from './drawBar.js';
 
 /** Tenon and jaws: the shoulder seats, the tenon stays short of the bottom. mm */
@@ -36,7 +37,7 @@ export const inChuck: WayOfHolding = (wish, workshop) => {
     wasteTail: live && !drilled ? workshop.allowances.wasteTail : 0,
     reach: found?.jaws.depth ?? 0,
     tenon: found ? { diameter: found.jaws.gripBest, length: tenonLength } : null,
-    missing: found ? [] : ['a chuck with jaws for a tenon no thicker than the piece'],
+    ...lacking(!found && { words: 'a chuck with jaws for a tenon no thicker than the piece' }),
     fastest: found?.chuck.fastest ?? Infinity,
     ...fitsOf(found?.chuck, live),
     stack: found ? [{ what: found.jaws.name, length: found.jaws.depth }] : [],
@@ -104,6 +105,7 @@ export const inCollet: WayOfHolding = (wish, workshop) => {
       .map((end) => ({ collet, ...end })),
   )[0];
   if (!found) return [];
+  const drawn = drawnIn(found.collet, workshop);
   const mount = plainMount({
     kind: 'collet',
     label: 'In the collet, by its own end',
@@ -114,7 +116,8 @@ export const inCollet: WayOfHolding = (wish, workshop) => {
     wasteTail: liveCentre(workshop) ? workshop.allowances.wasteTail : 0,
     reach: found.collet.length,
     stack: [{ what: found.collet.name, length: found.collet.length }],
-    ...drawnIn(found.collet, workshop),
+    fixtures: drawn.fixtures,
+    ...lacking(drawn.lack),
     ...fitsOf(found.collet, liveCentre(workshop)),
     reversal: 'Rough that end to its diameter between centres first.',
   });

@@ -1,6 +1,7 @@
 import { len } from '../../measure/index.js';
 import { widestOf } from '../../pattern/index.js';
 import { fitsOf, liveCentre, plainMount, type WayOfHolding } from '../mount.js';
+import { fixture, lacking } from '../lack.js';
 import { reversedIn } from './chucked.js';
 
 /** Longer than this against its width a piece on a screw or a plate is levered off. */
@@ -68,7 +69,15 @@ export const inCups: WayOfHolding = (wish, workshop) => {
     wasteDrive: workshop.allowances.wasteDrive,
     wasteTail: workshop.allowances.wasteTail,
     stack: fitting.slice(0, 1).map((f) => ({ what: `${f.name}, both`, length: 2 * f.length })),
-    missing: fitting.length > 0 ? [] : [`cups between ${len(widest / 2)} and ${len(widest)} across`],
+    ...lacking(
+      fitting.length === 0 &&
+        fixture(`cups between ${len(widest / 2)} and ${len(widest)} across`, {
+          name: 'Pair of cups',
+          kind: 'cup',
+          diameter: Math.round(widest * 0.75),
+          length: 30,
+        }),
+    ),
     fixtures: ['facets are turned between centres first; cups when its ends are sawn off'],
     reversal: 'Three times: a quarter turn, a quarter turn the other way, then its old poles to the sides.',
   });

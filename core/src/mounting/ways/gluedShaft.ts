@@ -1,6 +1,7 @@
 import { len } from '../../measure/index.js';
 import type { Workshop } from '../../workshop/index.js';
 import { fitsOf, liveCentre, plainMount, type StandingShaft, type WayOfHolding } from '../mount.js';
+import { fixture, lacking } from '../lack.js';
 import { COLLET_RANGE, jawsOf } from './chucked.js';
 
 /** Glued onto the finished part that it belongs on, and held by that: both run true to each other for good. */
@@ -17,7 +18,15 @@ export const onGluedShaft: WayOfHolding = ({ shaft }, workshop) => {
     headstockEnd: shaft.end,
     wasteTail: live ? workshop.allowances.wasteTail : 0,
     reach: (held?.length ?? 0) + beside(shaft),
-    missing: held ? [] : [`a collet of ${len(shaft.diameter)}, or jaws that close on it`],
+    ...lacking(
+      !held &&
+        fixture(`a collet of ${len(shaft.diameter)}, or jaws that close on it`, {
+          name: 'Collet',
+          kind: 'collet',
+          diameter: shaft.diameter,
+          length: 30,
+        }),
+    ),
     fastest: held?.fastest ?? Infinity,
     ...fitsOf(held?.fits, live),
     stack: held ? [{ what: held.words, length: held.length }] : [],

@@ -1,6 +1,7 @@
 import { len } from '../../measure/index.js';
 import { mandrelFor, washerOf } from '../../workshop/index.js';
 import { awayFromHole, fitsOf, liveCentre, plainMount, type WayOfHolding } from '../mount.js';
+import { fixture, lacking } from '../lack.js';
 import { drawnIn } from './drawBar.js';
 
 /** A mandrel that takes the kit's thread runs true with the hardware: flush stays flush. */
@@ -17,7 +18,12 @@ export const onMandrel: WayOfHolding = ({ mandrelThread: thread }, workshop) => 
     tailstock: live?.name ?? null,
     wasteTail: workshop.allowances.wasteTail,
     reach: (mandrel?.reach ?? 0) + (washer?.length ?? 0),
-    missing: mandrel ? [] : [`a mandrel for ${thread}`],
+    ...lacking(
+      !mandrel && {
+        words: `a mandrel for ${thread}`,
+        adds: { list: 'mandrels', entry: { name: `${thread} mandrel`, takes: thread, reach: 35 } },
+      },
+    ),
     ...fitsOf(mandrel, live),
     stack: [
       ...(mandrel ? [{ what: mandrel.name, length: mandrel.reach }] : []),
@@ -52,7 +58,16 @@ export const onDowel: WayOfHolding = (wish, workshop) => {
     reach: dowel?.length ?? 0,
     stack: dowel ? [{ what: dowel.name, length: dowel.length }] : [],
     fixtures: drawn.fixtures,
-    missing: [...(dowel ? [] : [`a dowel of ${len(across)}`]), ...drawn.missing],
+    ...lacking(
+      !dowel &&
+        fixture(`a dowel of ${len(across)}`, {
+          name: 'Turned dowel',
+          kind: 'dowel',
+          diameter: across,
+          length: 40,
+        }),
+      drawn.lack,
+    ),
     ...fitsOf(dowel, liveCentre(workshop)),
     reversal: awayFromHole(wish) === hole.from ? 'The tip is finished last, the live centre away.' : '',
   });

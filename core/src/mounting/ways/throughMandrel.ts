@@ -2,19 +2,35 @@ import { len } from '../../measure/index.js';
 import type { Hole } from '../../pattern/index.js';
 import type { Fixture, Workshop } from '../../workshop/index.js';
 import { fitsOf, liveCentre, plainMount, type MountWish, type WayOfHolding } from '../mount.js';
+import { fixture, lacking, LIVE_CENTRE, type Lack } from '../lack.js';
 import { lengthOf, spacersFor, type StackItem } from '../stack.js';
 import { bushingFor, bushingWanted, LOOSE, slidesOn, type Mouth } from './bushings.js';
 
 /** What the nut of a through mandrel can take up, mm. */
 const NUT_TRAVEL = 10;
 const SLACK = 1e-6;
+/** What a spacer and both bushings usually take of a rod, and how stout a spacer is, mm. */
+const BESIDE = 60;
+const SPACER_WALL = 3;
+
+const likeRod = (diameter: number) => ({
+  name: 'Through mandrel',
+  kind: 'through mandrel' as const,
+  diameter,
+});
+const rodWanted = (across: number, length: number): Lack =>
+  fixture(`a through mandrel of ${len(across)}, at least ${len(length)} long`, {
+    ...likeRod(across),
+    length: Math.ceil(length + BESIDE),
+  });
+const countOf = (lacks: readonly (Lack | false)[]): number => lacks.filter(Boolean).length;
 
 /** What lies on the rod beside the work, and what is wanted for it. */
 interface OnRod {
   rod: Fixture;
   stack: StackItem[];
   fixtures: string[];
-  missing: string[];
+  lacks: (Lack | false)[];
 }
 
 /** A rod through a through hole: bushings at both ends, spacers until the nut closes. */
@@ -22,11 +38,11 @@ export const onThroughMandrel: WayOfHolding = (wish, workshop) => {
   const hole = wish.holes?.find((h) => openThroughout(h, wish.outline.length));
   if (!hole) return [];
   const across = narrowest(hole);
-  const { rod, stack, fixtures, missing } = bestRod(wish, hole, workshop) ?? {
+  const { rod, stack, fixtures, lacks } = bestRod(wish, hole, workshop) ?? {
     rod: undefined,
     stack: [],
     fixtures: [],
-    missing: [`a through mandrel of ${len(across)}, at least ${len(wish.outline.length)} long`],
+    lacks: [rodWanted(across, wish.outline.length)],
   };
   const mount = plainMount({
     kind: 'through mandrel',
@@ -35,7 +51,7 @@ export const onThroughMandrel: WayOfHolding = (wish, workshop) => {
     headstock: rod?.name ?? 'through mandrel',
     tailstock: liveCentre(workshop)?.name ?? null,
     reach: lengthOf(stack),
-    missing: [...missing, ...(liveCentre(workshop) ? [] : ['a live centre'])],
+    ...lacking(...lacks, !liveCentre(workshop) && LIVE_CENTRE),
     stack,
     fixtures,
     ...fitsOf(rod, liveCentre(workshop)),
@@ -63,7 +79,7 @@ function bestRod(wish: MountWish, hole: Hole, workshop: Workshop): OnRod | null 
       (f) => f.kind === 'through mandrel' && f.diameter <= across + SLACK && f.length >= wish.outline.length,
     )
     .map((rod) => ({ ...onRod(wish, hole, rod, workshop), loose: across - rod.diameter > LOOSE ? 1 : 0 }))
-    .sort((a, b) => a.missing.length - b.missing.length || a.loose - b.loose || a.rod.length - b.rod.length);
+    .sort((a, b) => countOf(a.lacks) - countOf(b.lacks) || a.loose - b.loose || a.rod.length - b.rod.length);
   return fitted[0] ?? null;
 }
 
@@ -93,17 +109,32 @@ function onRod(wish: MountWish, hole: Hole, rod: Fixture, workshop: Workshop): O
       ...behind.map((f): StackItem => ({ what: f.name, length: f.length, behind: true })),
     ],
     fixtures: [...chosen, ...spacers].map((f) => f.name),
-    missing: [
-      ...(head ? [] : [bushingWanted(atHead, rod)]),
-      ...(tail ? [] : [bushingWanted(atTail, rod)]),
-      ...(gap < 0 ? [`a through mandrel ${len(-gap)} longer`] : []),
+    lacks: [
+      !head && bushingWanted(atHead, rod),
+      !tail && besideOf(bushingWanted(atTail, rod), head ? null : bushingWanted(atHead, rod)),
+      gap < 0 &&
+        fixture(`a through mandrel ${len(-gap)} longer`, {
+          ...likeRod(rod.diameter),
+          length: Math.ceil(rod.length - gap),
+        }),
       // without both bushings nobody knows what is left to fill
-      ...(head && tail && left > NUT_TRAVEL
-        ? [`a spacer of about ${len(left - NUT_TRAVEL / 2)}, for the stack stays open by ${len(left)}`]
-        : []),
+      head !== null &&
+        tail !== null &&
+        left > NUT_TRAVEL &&
+        fixture(`a spacer of about ${len(left - NUT_TRAVEL / 2)}, for the stack stays open by ${len(left)}`, {
+          name: 'Spacer',
+          kind: 'spacer',
+          diameter: rod.diameter + 2 * SPACER_WALL,
+          bore: rod.diameter,
+          length: left - NUT_TRAVEL / 2,
+        }),
     ],
   };
 }
+
+/** Of two that are alike the other is the second: each is told, and got, by itself. */
+const besideOf = (lack: Lack, other: Lack | null): Lack =>
+  lack.words === other?.words ? { ...lack, words: lack.words.replace(/^a /, 'a second ') } : lack;
 
 /** The two ends of the hole, that at the headstock first: work stands with its reference end there. */
 function mouthsOf(hole: Hole, rod: Fixture): [Mouth, Mouth] {

@@ -1,0 +1,46 @@
+import type { Centre, Fixture, Mandrel } from '../workshop/index.js';
+
+/** An entry of one of the workshop's lists, but for its id. Lengths mm. */
+export type Entry =
+  | { list: 'centres'; entry: Omit<Centre, 'id'> }
+  | { list: 'mandrels'; entry: Omit<Mandrel, 'id'> }
+  | { list: 'fixtures'; entry: Omit<Fixture, 'id'> };
+
+/** What a way of holding needs and the workshop does not own. */
+export interface Lack {
+  /** with its article: "a dowel of 20 mm" */
+  words: string;
+  /** how it would be listed: what the work asks of it is exact, any other size a usual one. None where only a person knows */
+  adds?: Entry;
+}
+
+/** What lacks, in words and as it would be listed. */
+export function lacking(...wanted: readonly (Lack | false)[]): { missing: string[]; lacks?: Lack[] } {
+  const lacks = wanted.filter((lack) => lack !== false);
+  return { missing: lacks.map(({ words }) => words), ...(lacks.length > 0 ? { lacks } : {}) };
+}
+
+/** A fixture that lacks. mm */
+export const fixture = (words: string, entry: Omit<Fixture, 'id'>): Lack => ({
+  words,
+  adds: { list: 'fixtures', entry },
+});
+
+const centre = (words: string, name: string, kind: Centre['kind']): Lack => ({
+  words,
+  adds: { list: 'centres', entry: { name, kind, diameter: 20 } },
+});
+export const LIVE_CENTRE = centre('a live centre', 'Live centre', 'live');
+export const DRIVE_CENTRE = centre('a drive centre', 'Ring centre', 'ring');
+export const SPUR_CENTRE = centre('a spur centre', 'Spur centre', 'spur');
+export const DRAW_BAR = fixture('a draw bar', {
+  name: 'Draw bar',
+  kind: 'draw bar',
+  diameter: 10,
+  length: 300,
+});
+/** It is asked for by the drilling, not by a way of holding. */
+export const DRILL_CHUCK: Entry = {
+  list: 'fixtures',
+  entry: { name: 'Drill chuck', kind: 'drill chuck', diameter: 13, length: 90 },
+};

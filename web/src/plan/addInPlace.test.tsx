@@ -1,0 +1,100 @@
+import { plan, type Workshop } from '@compas/core';
+import { fireEvent, screen, waitFor } from '@testing-library/react';
+import type { ReactNode } from 'react';
+import { exampleInputs } from '../../../core/src/plan/exampleShop.js';
+import { answering, shownInApp } from '../../test/inApp.js';
+import { FindingDone } from './FindingDone.js';
+import { GaugePanel } from './GaugePanel.js';
+import { DecidingContext } from './own/deciding.js';
+
+const { pattern, workshop, stock, order, schools } = exampleInputs(4);
+const planned = (owned: Workshop, mount = order.mount) =>
+  plan(pattern, owned, stock, { ...order, mount }, schools);
+
+/** What is shown over a workshop; gives the workshop as it was saved last. */
+function over(owned: Workshop, shown: ReactNode) {
+  let now = { name: 'Ours', version: 3, body: owned };
+  const asked = answering({
+    'GET /api/workshop': () => ({ body: now }),
+    'PUT /api/workshop': ({ body }) => {
+      now = { ...now, version: 4, ...(body as object) };
+      return { body: now };
+    },
+  });
+  shownInApp(shown);
+  return async () => {
+    await waitFor(() => expect(asked.some((a) => a.method === 'PUT')).toBe(true));
+    const { body, basedOn } = asked.findLast((a) => a.method === 'PUT')?.body as {
+      body: Workshop;
+      basedOn: number;
+    };
+    expect(basedOn).toBe(3);
+    return body;
+  };
+}
+
+describe('what lacks for a way of holding', () => {
+  const bare = { ...workshop, mandrels: [], centres: workshop.centres.filter((c) => c.kind !== 'live') };
+  const lacking = planned(bare, 'mandrel');
+  const finding = (begins: string) => lacking.findings.find((f) => f.id.startsWith(begins))!;
+  const done = (begins: string, owned = bare) =>
+    over(
+      owned,
+      <DecidingContext value={{ part: lacking.parts[0], scopes: [] } as never}>
+        <FindingDone finding={finding(begins)} patternId="p1" />
+      </DecidingContext>,
+    );
+
+  it('is added in place, as the work asks for it, and then it lacks no more', async () => {
+    const saved = done('mount.missing.part1.a mandrel');
+    fireEvent.click(await screen.findByRole('button', { name: 'There is one' }));
+    const takes = screen.getByLabelText<HTMLInputElement>('Takes thread');
+    expect(`a mandrel for ${takes.value}`).toBe(lacking.parts[0].mount.missing[0]);
+    // what nobody can know from the work is put right before it is added
+    const reach = screen.getByLabelText('Stands out');
+    fireEvent.change(reach, { target: { value: '42' } });
+    fireEvent.blur(reach);
+    fireEvent.click(screen.getByRole('button', { name: 'Add it to the workshop' }));
+    const body = await saved();
+    expect(body.mandrels).toMatchObject([{ takes: takes.value, reach: 42 }]);
+    expect(planned(body, 'mandrel').findings.map((f) => f.id)).not.toContain(
+      finding('mount.missing.part1.a mandrel').id,
+    );
+    expect(body.bits).toEqual(bare.bits);
+  });
+
+  it('is left alone by whoever only looked at it', async () => {
+    done('mount.missing.part1.a mandrel');
+    fireEvent.click(await screen.findByRole('button', { name: 'There is one' }));
+    expect(screen.getByRole('form', { name: 'Add a mandrel' })).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: 'Leave it' }));
+    expect(screen.queryByRole('form')).toBeNull();
+  });
+});
+
+describe('slots that are cut', () => {
+  const [part] = planned(workshop).parts;
+
+  it('join the gauges all at once, and the plan needs no calliper any more', async () => {
+    const saved = over(workshop, <GaugePanel part={part} workshop={workshop} />);
+    const all = await screen.findByRole<HTMLButtonElement>('button', { name: /^All \d+ are cut/ });
+    await waitFor(() => expect(all.disabled).toBe(false));
+    fireEvent.click(all);
+    const body = await saved();
+    expect(body.gauges.length).toBeGreaterThan(workshop.gauges.length);
+    const after = planned(body).parts[0].layout.sizing;
+    expect(after.every((s) => s.gauge.gauge !== null && s.gauge.gauge.kind !== 'calliper')).toBe(true);
+  });
+
+  it('one by one; of a kept plan the others still lack, and this one is told to be there', async () => {
+    const saved = over(workshop, <GaugePanel part={part} workshop={workshop} batchId="b1" />);
+    const [one] = await screen.findAllByRole<HTMLButtonElement>('button', { name: /^It is cut/ });
+    await waitFor(() => expect(one!.disabled).toBe(false));
+    fireEvent.click(one!);
+    const body = await saved();
+    expect(body.gauges).toHaveLength(workshop.gauges.length + 1);
+    expect(await screen.findByText('among the gauges since')).toBeTruthy();
+    expect(screen.getAllByRole('button', { name: /^It is cut/ }).length).toBeGreaterThan(0);
+    expect(body.gauges.at(-1)).toMatchObject({ name: expect.stringMatching(/^\d[\d.]* mm slot$/) as string });
+  });
+});
