@@ -1,10 +1,18 @@
-import { radiusAt, type Hollow, type Outline, type SilhouettePoint, type StandingWood } from '@compas/core';
+import {
+  extremes,
+  facesOf,
+  radiusAt,
+  type Hollow,
+  type Outline,
+  type SilhouettePoint,
+  type StandingWood,
+} from '@compas/core';
 import { memo, useId, useState } from 'react';
 import { useFrame, type Frame } from './frame.js';
 import { HollowLayer } from './HollowLayer.js';
 import { wholePath } from './paths.js';
 import { TONES } from './tones.js';
-import { Turned, type Surface } from './wood/Turned.js';
+import { Outside, Section } from './wood/Turned.js';
 import type { WoodLook } from './wood/woodLook.js';
 
 interface StandingProps {
@@ -15,7 +23,10 @@ interface StandingProps {
   hollows?: readonly Hollow[];
 }
 
-/** The wood as it stands now: what will be the piece in its tone, what is still waste hatched, the drawing dashed. */
+/**
+ * The wood as it stands now: above the axis its outside as the last tool left it, below it in section what will be the
+ * piece and, hatched, what is still waste; the drawing dashed.
+ */
 export const StandingLayer = memo(function StandingLayer({
   standing,
   outline,
@@ -25,7 +36,6 @@ export const StandingLayer = memo(function StandingLayer({
   const frame = useFrame();
   const hatch = useId();
   const tint = TONES[look.tone];
-  const surface = surfaceOf(standing);
   const { silhouette, pieceAt, pieceRuns, beside } = standing;
   const ofPiece = (x: number) => (x - pieceAt) * pieceRuns;
   const at = (x: number) => frame.at(ofPiece(x));
@@ -44,6 +54,8 @@ export const StandingLayer = memo(function StandingLayer({
       )
       .join(''),
   );
+  const stoutest = extremes(outline, 0, outline.length).largest.diameter / 2;
+  const wood = { frame, look, stoutest, at: frame.at };
   const kept = ({ x, outside }: SilhouettePoint) => {
     const inside = [0, ...beside]
       .map((begins) => ofPiece(x) - begins)
@@ -70,10 +82,9 @@ export const StandingLayer = memo(function StandingLayer({
         return (
           <g key={run[0]?.x}>
             <path d={whole} fill={tint.section} />
-            <path d={whole} fill={`url(#${hatch})`} className="standing-edge" />
-            <Turned
-              upper={bandPath(run, frame, at, kept, () => 0)}
-              lower={bandPath(
+            <path d={whole} fill={`url(#${hatch})`} />
+            <Section
+              path={bandPath(
                 run,
                 frame,
                 at,
@@ -81,10 +92,7 @@ export const StandingLayer = memo(function StandingLayer({
                 (p) => -kept(p),
               )}
               profile={thinned(run, frame.scale).map((p) => ({ x: ofPiece(p.x), r: kept(p) }))}
-              frame={frame}
-              look={look}
-              surface={surface}
-              at={frame.at}
+              {...wood}
             />
             <path
               d={bandPath(
@@ -99,6 +107,35 @@ export const StandingLayer = memo(function StandingLayer({
           </g>
         );
       })}
+      {facesOf(standing).map(({ is, run }) => (
+        <Outside
+          key={run[0]?.x}
+          path={bandPath(
+            run,
+            frame,
+            at,
+            (p) => p.outside,
+            () => 0,
+          )}
+          profile={thinned(run, frame.scale).map((p) => ({ x: ofPiece(p.x), r: p.outside }))}
+          surface={is}
+          {...wood}
+        />
+      ))}
+      {silhouette.map((run) => (
+        <path
+          key={run[0]?.x}
+          d={bandPath(
+            run,
+            frame,
+            at,
+            (p) => p.outside,
+            (p) => -p.outside,
+          )}
+          fill="none"
+          className="standing-edge"
+        />
+      ))}
       {/* in section it is seen in its hole as well */}
       <GluedTo standing={standing} tint={tint.section} at={at} from={() => 0} />
       <HollowLayer
@@ -144,12 +181,6 @@ function useBefore(standing: StandingWood, frame: Frame, now: string): string | 
   const before = drawn.frame === frame ? drawn.now : null;
   draw({ standing, frame, now, before });
   return before;
-}
-
-/** What was last done to the wood all over: as the tool left it, sanded, or with something on it. */
-function surfaceOf({ wood: { treated } }: StandingWood): Surface {
-  if (treated.some((t) => t.how === 'coated')) return 'coated';
-  return treated.some((t) => t.how === 'sanded') ? 'sanded' : 'tool';
 }
 
 /** Pixels between two places of the grain. */

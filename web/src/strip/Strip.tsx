@@ -8,7 +8,7 @@ import { Ruler } from './Ruler.js';
 import { StripRoom } from './stripRoom.js';
 import { useWidth } from './useWidth.js';
 import { profileOf } from './wood/profile.js';
-import { Turned } from './wood/Turned.js';
+import { Outside, Section } from './wood/Turned.js';
 import type { WoodLook } from './wood/woodLook.js';
 import './strip.css';
 
@@ -166,16 +166,12 @@ interface WoodProps {
 /** The work itself; a pointer that moves or a clock that ticks does not draw it anew. */
 const Wood = memo(function Wood({ outline, holes, bores, look, frame }: WoodProps) {
   const profile = useMemo(() => profileOf(outline, frame.scale), [outline, frame.scale]);
+  const stoutest = useMemo(() => extremes(outline, 0, outline.length).largest.diameter / 2, [outline]);
+  const wood = { profile, frame, look, stoutest, at: frame.at };
   return (
     <>
-      <Turned
-        upper={halfPath(outline, frame, 1)}
-        lower={halfPath(outline, frame, -1)}
-        profile={profile}
-        frame={frame}
-        look={look}
-        at={frame.at}
-      />
+      <Outside path={halfPath(outline, frame, 1)} {...wood} />
+      <Section path={halfPath(outline, frame, -1)} {...wood} />
       {holes.map((hole) => (
         <path key={hole.id} d={holePath(hole, outline.length, frame)} className="strip-hole" />
       ))}

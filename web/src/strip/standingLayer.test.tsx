@@ -59,19 +59,19 @@ describe('the wood as it stands', () => {
   });
 
   it('says by its surface what was last done to it', () => {
-    const surface = (kind: string) => {
-      const { container, unmount } = shownInApp(drawn(before(kind), frame));
-      const found = container.querySelector('.wood-grain')?.getAttribute('data-surface');
+    const surfaces = (standing: ReturnType<typeof before>) => {
+      const { container, unmount } = shownInApp(drawn(standing, frame));
+      const faces = [...container.querySelectorAll('.wood-face')];
+      const found = faces.map(
+        (f) => `${f.getAttribute('data-surface')}${f.querySelector('.tool-marks') ? ', marked' : ''}`,
+      );
       unmount();
-      return found;
+      return [...new Set(found)].sort();
     };
-    expect(surface('rough')).toBe('tool');
-    const after = steps.findIndex((s) => s.operation?.kind === 'treat');
-    expect(after).toBeGreaterThan(0);
-    expect(surface('treat')).toBe('tool');
-    const last = standingBefore(steps, steps.at(-1)?.id ?? '', 0.4)!;
-    const { container } = shownInApp(drawn(last, frame));
-    expect(container.querySelector('.wood-grain')?.getAttribute('data-surface')).toBe('coated');
+    expect(surfaces(before('rough'))).toEqual(['sawn, marked']);
+    expect(surfaces(before('shape'))).toEqual(['cut', 'roughed, marked']);
+    expect(surfaces(before('treat'))).toContain('cut');
+    expect(surfaces(standingBefore(steps, steps.at(-1)?.id ?? '', 0.4)!)).toContain('coated');
   });
 
   it('has no grain where the material has none', () => {

@@ -1,57 +1,86 @@
+import type { Surface } from '@compas/core';
 import { memo, useId, useMemo } from 'react';
 import type { Frame } from '../frame.js';
 import { TONES } from '../tones.js';
 import { lit, SHARES } from './light.js';
-import { ringLines, ringsOf, sectionLines, type Place } from './rings.js';
+import { planeLines, ringLines, ringsOf, type Line, type Place } from './rings.js';
+import { toolMarks } from './toolMarks.js';
 import type { WoodLook } from './woodLook.js';
 
-/** What was last done to the surface. */
-export type Surface = 'tool' | 'sanded' | 'coated';
-
-interface TurnedProps {
-  /** closed paths of the outside above the axis and the cut face below it, px */
-  upper: string;
-  lower: string;
+interface WoodProps {
+  /** closed path, px */
+  path: string;
   profile: readonly Place[];
   frame: Frame;
   look: WoodLook;
-  surface?: Surface;
+  /** largest radius of the piece: by it its grain is drawn, however much of it is seen, mm */
+  stoutest: number;
   /** where a place of the profile is on the strip, px */
   at: (x: number) => number;
 }
 
-/** Turned wood: round to the eye above the axis, cut open below it, its grain as the surface lays it open. */
-export const Turned = memo(function Turned(props: TurnedProps) {
-  const { upper, lower, profile, frame, look, surface = 'sanded', at } = props;
+/** The outside of wood above the axis: round to the eye or flat from the saw, with its grain and the marks of its tool. */
+export const Outside = memo(function Outside(props: WoodProps & { surface?: Surface }) {
+  const { path, profile, frame, look, stoutest, surface = 'sanded', at } = props;
   const id = useId();
   const tint = TONES[look.tone];
-  const { axis } = frame;
-  const grain = useMemo(() => grainPaths(profile, frame, at, look.seed), [profile, frame, at, look.seed]);
+  const flat = surface === 'sawn';
+  const grain = useMemo(() => {
+    const rings = grainOf(look, stoutest, frame);
+    if (!rings) return '';
+    if (!flat) return pathOf(ringLines(profile, rings), frame, at);
+    const high = Math.max(0, ...profile.map((p) => p.r));
+    return pathOf(planeLines(placesOf(profile), { front: high, low: 0, high }, rings), frame, at);
+  }, [profile, frame, at, look, stoutest, flat]);
+  const marks = useMemo(
+    () => pathOf(toolMarks(profile, surface, { scale: frame.scale, seed: look.seed ?? '' }), frame, at),
+    [profile, frame, at, surface, look.seed],
+  );
   return (
-    <g>
+    <g className="wood-face" data-surface={surface}>
       <defs>
-        <path id={`${id}o`} d={upper} />
+        <path id={`${id}o`} d={path} />
         <clipPath id={`${id}u`}>
           <use href={`#${id}o`} />
         </clipPath>
-        <clipPath id={`${id}l`}>
-          <path d={lower} />
-        </clipPath>
-        <Flanks id={`${id}f`} profile={profile} at={at} />
+        {!flat && <Flanks id={`${id}f`} profile={profile} at={at} />}
       </defs>
-      {SHARES.map((share) => (
-        <use
-          key={share}
-          href={`#${id}o`}
-          fill={lit(tint.outside, share)}
-          transform={`translate(0 ${axis}) scale(1 ${share}) translate(0 ${-axis})`}
-        />
-      ))}
-      <path d={grain.outside} className="wood-grain" data-surface={surface} clipPath={`url(#${id}u)`} />
-      <use href={`#${id}o`} fill={`url(#${id}f)`} />
+      {flat ? (
+        <use href={`#${id}o`} fill={lit(tint.outside, 0)} />
+      ) : (
+        SHARES.map((share) => (
+          <use
+            key={share}
+            href={`#${id}o`}
+            fill={lit(tint.outside, share)}
+            transform={`translate(0 ${frame.axis}) scale(1 ${share}) translate(0 ${-frame.axis})`}
+          />
+        ))
+      )}
+      <path d={grain} className="wood-grain" data-surface={surface} clipPath={`url(#${id}u)`} />
+      {!flat && <use href={`#${id}o`} fill={`url(#${id}f)`} />}
+      {marks !== '' && <path d={marks} className="tool-marks" clipPath={`url(#${id}u)`} />}
       {surface === 'coated' && <use href={`#${id}o`} className="wood-coat" />}
-      <path d={lower} fill={tint.section} />
-      <path d={grain.section} className="wood-grain section" clipPath={`url(#${id}l)`} />
+    </g>
+  );
+});
+
+/** The cut face through the axis, below it. */
+export const Section = memo(function Section({ path, profile, frame, look, stoutest, at }: WoodProps) {
+  const id = useId();
+  const grain = useMemo(() => {
+    const rings = grainOf(look, stoutest, frame);
+    if (!rings) return '';
+    const low = -Math.max(0, ...profile.map((p) => p.r));
+    return pathOf(planeLines(placesOf(profile), { front: 0, low, high: 0 }, rings), frame, at);
+  }, [profile, frame, at, look, stoutest]);
+  return (
+    <g>
+      <clipPath id={`${id}l`}>
+        <path d={path} />
+      </clipPath>
+      <path d={path} fill={TONES[look.tone].section} />
+      <path d={grain} className="wood-grain section" clipPath={`url(#${id}l)`} />
     </g>
   );
 });
@@ -89,23 +118,18 @@ function Flanks({ id, profile, at }: { id: string; profile: readonly Place[]; at
   );
 }
 
-/** Lines of the rings as paths: of the outside and of the cut face. */
-function grainPaths(
-  profile: readonly Place[],
-  { up, scale }: Frame,
-  at: (x: number) => number,
-  seed: string | null,
-): { outside: string; section: string } {
-  const most = Math.max(0, ...profile.map((p) => p.r));
-  if (seed === null || most * scale < LEAST_DRAWN) return { outside: '', section: '' };
-  const rings = ringsOf(seed, most);
-  const path = (lines: ReturnType<typeof ringLines>) =>
-    lines.map((line) => `M${line.map(([x, y]) => `${round(at(x))},${round(up(y))}`).join('L')}`).join('');
-  const every = profile.filter((_, i) => i % 4 === 0 || i === profile.length - 1).map((p) => p.x);
-  return { outside: path(ringLines(profile, rings)), section: path(sectionLines(every, most, rings)) };
-}
-
-/** Thinner than this on the screen nobody sees grain, px. */
+/** Smaller than this grain is not to be seen, px. */
 const LEAST_DRAWN = 6;
+
+/** The rings of a piece; null where it has none, or none that could be seen. */
+const grainOf = ({ seed }: WoodLook, stoutest: number, { scale }: Frame) =>
+  seed === null || stoutest * scale < LEAST_DRAWN ? null : ringsOf(seed, stoutest);
+
+const pathOf = (lines: readonly Line[], { up }: Frame, at: (x: number) => number): string =>
+  lines.map((line) => `M${line.map(([x, y]) => `${round(at(x))},${round(up(y))}`).join('L')}`).join('');
+
+/** In a plane the grain bends little: every fourth place is enough. */
+const placesOf = (profile: readonly Place[]): number[] =>
+  profile.filter((_, i) => i % 4 === 0 || i === profile.length - 1).map((p) => p.x);
 
 const round = (px: number): number => Math.round(px * 10) / 10;

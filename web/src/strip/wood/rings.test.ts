@@ -2,7 +2,7 @@ import { dim, materialById, outlineOf, type Element } from '@compas/core';
 import fc from 'fast-check';
 import { brightness, lit, SHARES } from './light.js';
 import { profileOf } from './profile.js';
-import { ringLines, ringsOf, sectionLines, type Place, type Rings } from './rings.js';
+import { planeLines, ringLines, ringsOf, type Place, type Rings } from './rings.js';
 import { lookOf } from './woodLook.js';
 
 const straight = (rings: Rings): Rings => ({
@@ -63,10 +63,27 @@ describe('grain on turned wood', () => {
             expect(y).toBeGreaterThanOrEqual(-1e-9);
             expect(y).toBeLessThanOrEqual(15 - x / 10 + 0.2);
           }
-        for (const line of sectionLines([0, 50, 100], 15, rings))
-          for (const [, y] of line) expect(y).toBeLessThan(0);
+        for (const line of planeLines([0, 50, 100], { front: 0, low: -15, high: 0 }, rings))
+          for (const [, y] of line) {
+            expect(y).toBeLessThan(0);
+            expect(y).toBeGreaterThan(-15);
+          }
       }),
       { numRuns: 40 },
+    ));
+
+  it('lies in a plane where its rings cross it, on a sawn face in front of the axis as in the cut through it', () =>
+    fc.assert(
+      fc.property(fc.string(), fc.double({ min: 0, max: 20, noNaN: true }), (seed, front) => {
+        const rings = straight(ringsOf(seed, 20));
+        const { pith, turned, pitch } = rings;
+        const lines = planeLines([0, 40, 80], { front, low: -20, high: 20 }, rings);
+        expect(lines.length).toBeGreaterThan(0);
+        for (const [, y] of lines.flat()) {
+          const d = Math.hypot(y - pith * Math.sin(turned), front + pith * Math.cos(turned));
+          expect(Math.abs(d / pitch - Math.round(d / pitch))).toBeLessThan(1e-6);
+        }
+      }),
     ));
 
   it('is the same for the same piece and another for its twin', () => {

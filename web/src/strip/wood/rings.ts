@@ -1,3 +1,5 @@
+import { dice } from './dice.js';
+
 // taken once: where they are asked for by name each time, drawing takes several times as long
 const { abs, acos, ceil, cos, floor, hypot, max, sin, sqrt, PI } = Math;
 
@@ -18,18 +20,6 @@ export interface Rings {
   lean: number;
   /** and are never quite straight */
   wave: { height: number; length: number; phase: number };
-}
-
-/** Numbers from 0 to 1 that are the same for the same seed (mulberry32 over FNV-1a). */
-function dice(seed: string): () => number {
-  let a = 0x811c9dc5;
-  for (const c of seed) a = Math.imul(a ^ c.charCodeAt(0), 0x01000193);
-  return () => {
-    a = (a + 0x6d2b79f5) | 0;
-    let t = Math.imul(a ^ (a >>> 15), 1 | a);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
 }
 
 /** Rings of one piece, drawn by its name: no two pieces of a batch have the same. */
@@ -54,7 +44,7 @@ export interface Place {
   r: number;
 }
 
-type Line = [x: number, y: number][];
+export type Line = [x: number, y: number][];
 
 /**
  * The rings as the surface cuts them, seen from the front above the axis. A ring of radius d about a pith at
@@ -107,21 +97,27 @@ function distanceOf({ pitch, off, lean, wave }: Rings, k: number, x: number): nu
 }
 
 /**
- * Rings in the cut face through the axis, below it: how far below the axis each lies at a place, mm. The plane cuts
- * them at d² = (h + P sin φ)² + (P cos φ)².
+ * Rings in a plane along the axis, `front` of it: above the axis up to `high`, below it down to `low` (below 0). The plane
+ * cuts them at d² = (y − P sin φ)² + (front + P cos φ)². mm
+ * @returns lines of x along the piece and y above the axis, mm
  */
-export function sectionLines(places: readonly number[], depth: number, rings: Rings): Line[] {
+export function planeLines(
+  places: readonly number[],
+  { front, low, high }: { front: number; low: number; high: number },
+  rings: Rings,
+): Line[] {
   const { pith, pitch, turned } = rings;
-  const [down, back] = [pith * sin(turned), pith * cos(turned)];
-  const [first, last] = [floor(back / pitch), ceil(hypot(depth + pith, pith) / pitch)];
+  const [up, back] = [pith * sin(turned), front + pith * cos(turned)];
+  const [first, last] = [floor(back / pitch), ceil(hypot(max(high, -low) + pith, back) / pitch)];
   const lines: Line[] = [];
-  for (let k = first; k <= last; k++) {
-    const line: Line = places.flatMap((x): Line => {
-      const d = distanceOf(rings, k, x);
-      const h = d <= back ? NaN : sqrt(d * d - back * back) + down;
-      return h > 0 && h < depth ? [[x, -h]] : [];
-    });
-    if (line.length > 1) lines.push(line);
-  }
+  for (let k = first; k <= last; k++)
+    for (const side of [1, -1] as const) {
+      const line: Line = places.flatMap((x): Line => {
+        const d = distanceOf(rings, k, x);
+        const y = d <= back ? NaN : up + side * sqrt(d * d - back * back);
+        return y > low && y < high ? [[x, y]] : [];
+      });
+      if (line.length > 1) lines.push(line);
+    }
   return lines;
 }

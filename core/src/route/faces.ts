@@ -1,0 +1,57 @@
+import { skinRadius, type SilhouettePoint, type Skin } from '../pattern/body/index.js';
+import type { Wood } from './shop.js';
+import type { StandingWood } from './standing.js';
+
+/** What a turner sees that was last done to the wood: from the saw, roughed, as the cutting tool left it, sanded, coated. */
+export type Surface = 'sawn' | 'roughed' | 'cut' | 'sanded' | 'coated';
+
+/** A stretch of wood of one surface, with its outline above the axis. mm */
+export interface Face {
+  is: Surface;
+  run: SilhouettePoint[];
+}
+
+/** How near the outline is to what made it, mm: what lies between is no surface of another's. */
+const SAME = 0.02;
+
+/**
+ * The outside of the wood as it stands, by what was last done to each stretch of it: along each lump from left to right,
+ * without gaps.
+ */
+export function facesOf({ wood, silhouette }: Pick<StandingWood, 'wood' | 'silhouette'>): Face[] {
+  return silhouette.flatMap((points) => {
+    const faces: Face[] = [];
+    for (const point of points) {
+      const is = surfaceAt(wood, point);
+      const last = faces.at(-1);
+      if (last?.is === is) last.run.push(point);
+      else {
+        last?.run.push(point);
+        faces.push({ is, run: [point] });
+      }
+    }
+    return faces.filter(({ run }) => run.length > 1);
+  });
+}
+
+function surfaceAt({ body, treated }: Wood, { x, outside }: SilhouettePoint): Surface {
+  const skin = body.skins.findLast((s) => s.side === 'outside' && isBy(s, x, outside));
+  const own = treated.filter(
+    ({ on }) =>
+      x >= on.x0 && x <= on.x1 && (on.of === 'stock' ? !skin : on.of === 'skin' && on.id === skin?.id),
+  );
+  if (own.some(({ how }) => how === 'coated')) return 'coated';
+  if (own.some(({ how }) => how === 'sanded' || how === 'burnished')) return 'sanded';
+  if (skin) return isRoughing(skin) ? 'roughed' : 'cut';
+  // what came round was not sawn, and what another axis turned meets the saw nowhere
+  return body.form.kind === 'square' || body.form.kind === 'octagon' ? 'sawn' : 'cut';
+}
+
+const isRoughing = ({ id }: Skin): boolean => (id.split('/').at(-1) ?? '').startsWith('rough:');
+
+/** Whether what stands at a place is what this cut left there. */
+function isBy(skin: Skin, x: number, outside: number): boolean {
+  const { at, along } = skin.axis;
+  const radius = skinRadius(skin, (x - at[0]) * Math.sign(along[0]));
+  return radius !== null && Math.abs(radius - outside) < SAME;
+}
