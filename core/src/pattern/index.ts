@@ -39,6 +39,7 @@ export { chain } from './chain.js';
 export { canTakeUp, settled } from './takeUp.js';
 export { type Circle, circleOf, pointAt, radiusOn, type Segment, turningPoint } from './arc.js';
 export { arcsAlong, type Curve, type CurvePoint } from './biarc.js';
+export { facesLeft } from './facesLeft.js';
 export { outlineOf } from './outline.js';
 export {
   extremes,

@@ -53,4 +53,7 @@ it('a leg stays sawn where it stays square, beside what is round', () => {
   const steps = stepsFor('leg');
   const marked = steps.find((s) => s.id.startsWith('mark:stick'))!;
   expect(facesBefore(steps, marked)?.faces.map((f) => f.is)).toEqual(['sawn', 'roughed']);
+  // the faces that stay are planed, and so is their whole blank
+  const { standing } = facesBefore(steps, marked)!;
+  expect(facesOf(standing, 'planed').map((f) => f.is)).toEqual(['planed', 'roughed']);
 });

@@ -2,8 +2,8 @@ import { skinRadius, type SilhouettePoint, type Skin } from '../pattern/body/ind
 import type { Wood } from './shop.js';
 import type { StandingWood } from './standing.js';
 
-/** What a turner sees that was last done to the wood: from the saw, roughed, as the cutting tool left it, sanded, coated. */
-export type Surface = 'sawn' | 'roughed' | 'cut' | 'sanded' | 'coated';
+/** What a turner sees that was last done to the wood: from the saw, planed, roughed, as the cutting tool left it, sanded, coated. */
+export type Surface = 'sawn' | 'planed' | 'roughed' | 'cut' | 'sanded' | 'coated';
 
 /** A stretch of wood of one surface, with its outline above the axis. mm */
 export interface Face {
@@ -17,12 +17,17 @@ const SAME = 0.02;
 /**
  * The outside of the wood as it stands, by what was last done to each stretch of it: along each lump from left to right,
  * without gaps.
+ * @param left how the blank's own faces are left where some stay in the piece; from the saw when not said
  */
-export function facesOf({ wood, silhouette }: Pick<StandingWood, 'wood' | 'silhouette'>): Face[] {
+export function facesOf(
+  { wood, silhouette }: Pick<StandingWood, 'wood' | 'silhouette'>,
+  left: 'planed' | 'sawn' | null = null,
+): Face[] {
   return silhouette.flatMap((points) => {
     const faces: Face[] = [];
     for (const point of points) {
-      const is = surfaceAt(wood, point);
+      const own = surfaceAt(wood, point);
+      const is = own === 'sawn' ? (left ?? own) : own;
       const last = faces.at(-1);
       if (last?.is === is) last.run.push(point);
       else {

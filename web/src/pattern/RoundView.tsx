@@ -1,9 +1,9 @@
 import {
   assembled,
   latheMesh,
-  materialById,
   outlineOf,
   widestOf,
+  type Material,
   type Mesh,
   type PatternBody,
   type PlacedPart,
@@ -14,6 +14,10 @@ import { BufferAttribute, BufferGeometry, PerspectiveCamera, Vector3 } from 'thr
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
 import { toCreasedNormals } from 'three/examples/jsm/utils/BufferGeometryUtils.js';
 import { TONES } from '../strip/tones.js';
+import { ringsOf } from '../strip/wood/rings.js';
+import { lookOf, PLAIN, type WoodLook } from '../strip/wood/woodLook.js';
+import { useMaterials } from '../ui/useMaterials.js';
+import { withGrain } from './grain.js';
 
 /** Chords this near to the true surface look round, mm. */
 const CHORD = 0.08;
@@ -26,6 +30,7 @@ const CREASE = 0.35;
  */
 export default function RoundView({ body, upright }: { body: PatternBody; upright: boolean }) {
   const placed = useMemo(() => assembled(body), [body]);
+  const materials = useMaterials();
   const [from, to] = extentOf(placed);
   const size = Math.max(30, to - from, ...placed.map((p) => widest(p)));
   return (
@@ -38,7 +43,7 @@ export default function RoundView({ body, upright }: { body: PatternBody; uprigh
         <group rotation={[0, 0, upright ? (body.kind === 'top' ? -Math.PI / 2 : Math.PI / 2) : 0]}>
           <group position={[-(from + to) / 2, 0, 0]}>
             {placed.map((p) => (
-              <PartShape key={p.part.id} placed={p} />
+              <PartShape key={p.part.id} placed={p} look={lookIn(materials, p)} />
             ))}
           </group>
         </group>
@@ -56,15 +61,20 @@ const extentOf = (placed: readonly PlacedPart[]): [number, number] => [
 ];
 const widest = ({ part }: PlacedPart): number => widestOf(outlineOf(part.turnings[0])).diameter;
 
-function PartShape({ placed: { part, x, turned } }: { placed: PlacedPart }) {
+function lookIn(materials: readonly Material[], { part }: PlacedPart): WoodLook {
+  const material = materials.find((m) => m.id === part.materialId);
+  return material ? lookOf(material, part.id) : PLAIN;
+}
+
+function PartShape({ placed, look }: { placed: PlacedPart; look: WoodLook }) {
+  const { part, x, turned } = placed;
   const geometry = useGeometry(
     useMemo(() => latheMesh(outlineOf(part.turnings[0]), part.holes, CHORD), [part]),
   );
-  const tone = TONES[materialById(part.materialId)?.tone ?? 'honey'];
   return (
     <group position={[x, 0, 0]} rotation={turned ? [0, Math.PI, 0] : [0, 0, 0]}>
       <mesh geometry={geometry}>
-        <meshStandardMaterial color={tone.outside} roughness={0.55} metalness={0} />
+        <Wood look={look} stoutest={widest(placed) / 2} />
       </mesh>
       {part.turnings.slice(1).map((turning) => (
         <SecondTurning key={turning.id} part={part} turningId={turning.id} />
@@ -86,6 +96,21 @@ function PartShape({ placed: { part, x, turned } }: { placed: PlacedPart }) {
         );
       })}
     </group>
+  );
+}
+
+/** Wood by its shade and its rings; what never grew is plain. */
+function Wood({ look: { tone, seed }, stoutest }: { look: WoodLook; stoutest: number }) {
+  const rings = useMemo(() => (seed === null ? null : ringsOf(seed, stoutest)), [seed, stoutest]);
+  return (
+    <meshStandardMaterial
+      // a program is put together once: other rings want another
+      key={rings ? `${seed} ${stoutest}` : 'plain'}
+      color={TONES[tone].outside}
+      roughness={0.55}
+      metalness={0}
+      {...(rings ? { onBeforeCompile: (program) => withGrain(program, rings) } : {})}
+    />
   );
 }
 

@@ -1,5 +1,6 @@
 import {
   extremes,
+  facesLeft,
   facesOf,
   radiusAt,
   type Hollow,
@@ -107,7 +108,7 @@ export const StandingLayer = memo(function StandingLayer({
           </g>
         );
       })}
-      {facesOf(standing).map(({ is, run }) => (
+      {facesOf(standing, facesLeft(outline)).map(({ is, run }) => (
         <Outside
           key={run[0]?.x}
           path={bandPath(

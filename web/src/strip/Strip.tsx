@@ -1,4 +1,4 @@
-import { type Bore, boreAt, extremes, radiusAt, type Hole, type Outline } from '@compas/core';
+import { type Bore, boreAt, extremes, facesLeft, radiusAt, type Hole, type Outline } from '@compas/core';
 import { memo, use, useMemo, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
 import { FrameContext, frameFor, type Frame } from './frame.js';
 import { edgePath, halfPath, holePath, wholePath } from './paths.js';
@@ -167,11 +167,31 @@ interface WoodProps {
 const Wood = memo(function Wood({ outline, holes, bores, look, frame }: WoodProps) {
   const profile = useMemo(() => profileOf(outline, frame.scale), [outline, frame.scale]);
   const stoutest = useMemo(() => extremes(outline, 0, outline.length).largest.diameter / 2, [outline]);
+  const squares = useMemo(
+    () =>
+      (outline.squares ?? []).map(({ x0, x1, side }) => {
+        const [a, b] = [frame.at(x0), frame.at(x1)];
+        return {
+          path: `M${a},${frame.axis}V${frame.up(side / 2)}H${b}V${frame.axis}Z`,
+          profile: [x0, x1].map((x) => ({ x, r: side / 2 })),
+        };
+      }),
+    [outline, frame],
+  );
   const wood = { profile, frame, look, stoutest, at: frame.at };
   return (
     <>
       <Outside path={halfPath(outline, frame, 1)} {...wood} />
       <Section path={halfPath(outline, frame, -1)} {...wood} />
+      {squares.map(({ path, profile }) => (
+        <Outside
+          key={path}
+          path={path}
+          {...wood}
+          profile={profile}
+          surface={facesLeft(outline) ?? 'planed'}
+        />
+      ))}
       {holes.map((hole) => (
         <path key={hole.id} d={holePath(hole, outline.length, frame)} className="strip-hole" />
       ))}

@@ -1,5 +1,5 @@
 import { len } from '../../measure/index.js';
-import { HERE, type Outline } from '../../pattern/index.js';
+import { facesLeft, HERE } from '../../pattern/index.js';
 import type { Bench } from './bench.js';
 import { drillAt, squareEnds } from './drill.js';
 import { each, MINUTES } from './minutes.js';
@@ -8,6 +8,7 @@ import { each, MINUTES } from './minutes.js';
 export function prepare(bench: Bench): void {
   const { work, wood, writer } = bench;
   const { kind, across, length } = work.stock;
+  const left = facesLeft(work.outline);
   writer.saw({
     wood,
     form: work.stock,
@@ -27,7 +28,7 @@ export function prepare(bench: Bench): void {
             `${work.perBlank} pieces lie in it end to end, ${len(work.gap)} apart; the first is the one at the tail.`,
           ]
         : []),
-      ...facesLeft(work.outline),
+      ...(left === null ? [] : [FACES_LEFT[left]]),
       'Keep knots, checks and glue lines out of it. Mark its first end: all lengths begin there.',
     ],
     minutes: each(MINUTES.saw),
@@ -38,20 +39,11 @@ export function prepare(bench: Bench): void {
   fitIn(bench, 'before turning');
 }
 
-/** Faces that stay in the piece are left as they are drawn: nothing comes after the saw or the plane. */
-function facesLeft({ spans }: Outline): string[] {
-  const squares = spans.flatMap(({ element }) => (element.kind === 'square' ? [element] : []));
-  const planed = squares.some((s) => s.faces !== 'sawn');
-  const sawn = squares.some((s) => s.faces === 'sawn');
-  return [
-    ...(planed ? ['Plane all four faces to that size: where it stays square they are what is seen.'] : []),
-    ...(sawn && !planed
-      ? [
-          'A fine, sharp blade and a slow feed: where it stays square the saw’s faces are what is seen. Do not plane them.',
-        ]
-      : []),
-  ];
-}
+/** How the faces are left that stay in the piece. */
+const FACES_LEFT = {
+  planed: 'Plane all four faces to that size: where it stays square they are what is seen.',
+  sawn: 'A fine, sharp blade and a slow feed: where it stays square the saw’s faces are what is seen. Do not plane them.',
+} as const;
 
 function markCentres({ work, wood, writer }: Bench): void {
   writer.look('mark', {

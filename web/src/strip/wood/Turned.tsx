@@ -24,7 +24,7 @@ export const Outside = memo(function Outside(props: WoodProps & { surface?: Surf
   const { path, profile, frame, look, stoutest, surface = 'sanded', at } = props;
   const id = useId();
   const tint = TONES[look.tone];
-  const flat = surface === 'sawn';
+  const flat = surface === 'sawn' || surface === 'planed';
   const grain = useMemo(() => {
     const rings = grainOf(look, stoutest, frame);
     if (!rings) return '';

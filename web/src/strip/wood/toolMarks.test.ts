@@ -32,7 +32,7 @@ describe('the marks of a tool', () => {
         fc.double({ min: 0.3, max: 12, noNaN: true }),
         fc.constantFrom('sawn', 'roughed'),
         (seed, scale, surface) => {
-          const marks = toolMarks(places, surface as 'sawn', { scale, seed });
+          const marks = toolMarks(places, surface, { scale, seed });
           for (const [x, y] of marks.flat()) {
             expect(x).toBeGreaterThanOrEqual(0);
             expect(x).toBeLessThanOrEqual(60);
