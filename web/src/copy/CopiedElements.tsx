@@ -29,79 +29,81 @@ export function CopiedElements({ copy, wishes, onWishes }: CopiedElementsProps) 
           </Button>
         )}
       </div>
-      <table className="copied">
-        <thead>
-          <tr>
-            <th>What you call it</th>
-            <th>Length</th>
-            <th>Ends at ⌀</th>
-            <th>Gauged at the lathe, ⌀</th>
-            <th>Marked, at</th>
-            <th aria-label="Curve" />
-          </tr>
-        </thead>
-        <tbody>
-          {spans.map(({ element, x0, x1, endDiameter }, i) => (
-            <tr key={element.id}>
-              <td>
-                <Input
-                  size="small"
-                  aria-label={`Name of element ${i + 1}`}
-                  placeholder={kindOf(element).words}
-                  maxLength={60}
-                  value={wishes.names[element.id] ?? ''}
-                  onChange={(e) =>
-                    onWishes({ ...wishes, names: { ...wishes.names, [element.id]: e.target.value } })
-                  }
-                />
-              </td>
-              <td>
-                {wishes.names[element.id] ? <span className="soft">{kindOf(element).words} </span> : null}
-                {x1 > x0 ? <Length mm={x1 - x0} /> : <span className="soft">step</span>}
-              </td>
-              <td>
-                <Length mm={endDiameter} />
-              </td>
-              <td>
-                <Places
-                  places={sized.filter((p) => isOf(p.id, element.id) || (i === 0 && p.id === 'start'))}
-                  out={wishes.ungauged}
-                  onOut={(ungauged) => onWishes({ ...wishes, ungauged })}
-                  words={({ finished, x }) => (
-                    <>
-                      <Length mm={finished} /> <span className="soft">at</span> <Length mm={x} />
-                    </>
-                  )}
-                />
-              </td>
-              <td>
-                <Places
-                  places={notches.filter(({ id }) => isOf(id, element.id))}
-                  out={wishes.unmarked}
-                  onOut={(unmarked) => onWishes({ ...wishes, unmarked })}
-                  words={({ x }) => (
-                    <>
-                      <span className="soft">at</span> <Length mm={x} />
-                    </>
-                  )}
-                />
-              </td>
-              <td>
-                {copy.canJoinBefore(i) && (
-                  <Button
-                    size="small"
-                    type="text"
-                    aria-label={`One curve with the element before ${i + 1}`}
-                    onClick={() => copy.joinBefore(i)}
-                  >
-                    one curve with above
-                  </Button>
-                )}
-              </td>
+      <div className="scroll">
+        <table className="copied">
+          <thead>
+            <tr>
+              <th>What you call it</th>
+              <th>Length</th>
+              <th>Ends at ⌀</th>
+              <th>Gauged at the lathe, ⌀</th>
+              <th>Marked, at</th>
+              <th>One curve</th>
             </tr>
-          ))}
-        </tbody>
-      </table>
+          </thead>
+          <tbody>
+            {spans.map(({ element, x0, x1, endDiameter }, i) => (
+              <tr key={element.id}>
+                <td>
+                  <Input
+                    size="small"
+                    aria-label={`Name of element ${i + 1}`}
+                    placeholder={kindOf(element).words}
+                    maxLength={60}
+                    value={wishes.names[element.id] ?? ''}
+                    onChange={(e) =>
+                      onWishes({ ...wishes, names: { ...wishes.names, [element.id]: e.target.value } })
+                    }
+                  />
+                </td>
+                <td>
+                  {wishes.names[element.id] ? <span className="soft">{kindOf(element).words} </span> : null}
+                  {x1 > x0 ? <Length mm={x1 - x0} /> : <span className="soft">step</span>}
+                </td>
+                <td>
+                  <Length mm={endDiameter} />
+                </td>
+                <td>
+                  <Places
+                    places={sized.filter((p) => isOf(p.id, element.id) || (i === 0 && p.id === 'start'))}
+                    out={wishes.ungauged}
+                    onOut={(ungauged) => onWishes({ ...wishes, ungauged })}
+                    words={({ finished, x }) => (
+                      <>
+                        <Length mm={finished} /> <span className="soft">at</span> <Length mm={x} />
+                      </>
+                    )}
+                  />
+                </td>
+                <td>
+                  <Places
+                    places={notches.filter(({ id }) => isOf(id, element.id))}
+                    out={wishes.unmarked}
+                    onOut={(unmarked) => onWishes({ ...wishes, unmarked })}
+                    words={({ x }) => (
+                      <>
+                        <span className="soft">at</span> <Length mm={x} />
+                      </>
+                    )}
+                  />
+                </td>
+                <td>
+                  {copy.canJoinBefore(i) && (
+                    <Button
+                      size="small"
+                      type="text"
+                      aria-label={`One curve with the element before ${i + 1}`}
+                      onClick={() => copy.joinBefore(i)}
+                    >
+                      with above
+                    </Button>
+                  )}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
     </div>
   );
 }

@@ -1,4 +1,4 @@
-import { formatLength, radiusAt, type Figure, type Outline } from '@compas/core';
+import { extremes, formatLength, radiusAt, type Figure, type Outline } from '@compas/core';
 import type { ReactNode } from 'react';
 import { useUnits } from '../ui/units.js';
 import { useFrame, type Frame } from './frame.js';
@@ -38,9 +38,9 @@ export function DecidesLayer({ outline, figures, onOpen }: DecidesLayerProps) {
       {thin && thinAt !== undefined && (
         <Told words={words(thin, Number(thin.value))} onOpen={opener(thin)}>
           <Calliper frame={frame} x={thinAt} diameter={Number(thin.value)} />
-          <text {...besideThin(frame, outline, thinAt)} y={frame.up(Number(thin.value) / 2) - POINT - 4}>
+          <Written frame={frame} outline={outline} x={thinAt} from={frame.up(Number(thin.value) / 2) - POINT}>
             {formatLength(Number(thin.value), units)}
-          </text>
+          </Written>
         </Told>
       )}
       {bend && bendAt !== undefined && (
@@ -66,14 +66,39 @@ const POINT = 14;
 /** About as wide is a figure, px. */
 const WRITTEN = 40;
 
-/** The figure stands on the side on which the work rises less, so that it is not written on the wood. */
-function besideThin(frame: Frame, outline: Outline, x: number) {
+/** What can be taken hold of reaches so far above the work, px. */
+const HANDLE = 20;
+
+interface WrittenProps {
+  frame: Frame;
+  outline: Outline;
+  x: number;
+  /** where the point begins that it belongs to, px */
+  from: number;
+  children: string;
+}
+
+/**
+ * A figure over its place, on the side on which the work rises less: above the wood and what can be taken hold of there,
+ * led to its place where that is farther down.
+ */
+function Written({ frame, outline, x, from, children }: WrittenProps) {
   const along = WRITTEN / frame.scale;
-  const risesRight =
-    frame.at(1) > frame.at(0) === radiusAt(outline, x + along) > radiusAt(outline, x - along);
-  return risesRight
-    ? { x: frame.at(x) - 8, textAnchor: 'end' as const }
-    : { x: frame.at(x) + 8, textAnchor: 'start' as const };
+  const { length } = outline;
+  const reach = (a: number, b: number) =>
+    extremes(outline, Math.max(0, a), Math.min(length, b)).largest.diameter / 2;
+  const [before, after] = [reach(x - along, x), reach(x, x + along)];
+  const right = frame.at(1) > frame.at(0) === after <= before;
+  const y = Math.min(from - 4, frame.up(Math.min(before, after)) - HANDLE);
+  const px = frame.at(x);
+  return (
+    <>
+      {from - y > 8 && <path d={`M${px},${from}V${y}`} className="calliper-led" />}
+      <text x={px + (right ? 8 : -8)} y={y} textAnchor={right ? 'start' : 'end'}>
+        {children}
+      </text>
+    </>
+  );
 }
 
 /** Where along the piece a figure was found. */

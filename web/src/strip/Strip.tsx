@@ -169,7 +169,11 @@ const Wood = memo(function Wood({ outline, holes, bores, look, frame }: WoodProp
   const stoutest = useMemo(() => extremes(outline, 0, outline.length).largest.diameter / 2, [outline]);
   const squares = useMemo(
     () =>
-      (outline.squares ?? []).map(({ x0, x1, side }) => {
+      (outline.squares ?? []).flatMap(({ elementId, side }) => {
+        // beside it its shoulders are turned
+        const flat = outline.segments.find((s) => s.elementId === elementId && s.bulge === 0 && s.x1 > s.x0);
+        if (!flat) return [];
+        const { x0, x1 } = flat;
         const [a, b] = [frame.at(x0), frame.at(x1)];
         return {
           path: `M${a},${frame.axis}V${frame.up(side / 2)}H${b}V${frame.axis}Z`,

@@ -1,4 +1,4 @@
-import { dim, outlineOf, plan, STARTING_FORMS, type Figure } from '@compas/core';
+import { dim, extremes, outlineOf, plan, STARTING_FORMS, type Figure } from '@compas/core';
 import { fireEvent, screen } from '@testing-library/react';
 import { exampleInputs } from '../../../core/src/plan/exampleShop.js';
 import { shownInApp } from '../../test/inApp.js';
@@ -47,6 +47,14 @@ describe('what decides', () => {
     const at = Number(thin.working.inputs[0]?.value);
     expect(x).toBeCloseTo(frame.at(at), 3);
     expect(y).toBeCloseTo(frame.up(Number(thin.value) / 2), 3);
+    // its figure stands over the wood beside it and what can be taken hold of there
+    const figure = container.querySelector('.decides text')!;
+    const [px, top] = [Number(figure.getAttribute('x')), Number(figure.getAttribute('y'))];
+    const [a, b] = [px, px + (figure.getAttribute('text-anchor') === 'end' ? -30 : 30)].map(
+      (p) => (p - frame.at(0)) / (frame.at(1) - frame.at(0)),
+    );
+    const over = extremes(outline, Math.min(a!, b!), Math.max(a!, b!)).largest.diameter / 2;
+    expect(top).toBeLessThan(frame.up(over) - 8);
     const balance = figures.find((f) => f.id.startsWith('balance'))!;
     const [under, below] = begins(container.querySelector('.fulcrum'));
     expect(under).toBeCloseTo(frame.at(Number(balance.value)), 3);
