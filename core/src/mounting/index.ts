@@ -1,4 +1,4 @@
-export { type Mount, MOUNT_KINDS, type MountKind, type StandingShaft } from './mount.js';
+export { heldHow, type Mount, MOUNT_KINDS, type MountKind, type StandingShaft } from './mount.js';
 export { DRILL_CHUCK, type Entry } from './lack.js';
 export { proposeMounts, SENSIBLE_WAYS } from './proposeMounts.js';
 export { type HeldWork, mountFindings } from './mountFindings.js';

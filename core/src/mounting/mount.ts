@@ -112,6 +112,10 @@ export const plainMount = (
   ...mount,
 });
 
+/** How it is held, to go on a sentence with: names of threads keep their capitals. */
+export const heldHow = ({ label }: Pick<Mount, 'label'>): string =>
+  label.charAt(0).toLowerCase() + label.slice(1);
+
 /** What of the equipment used says what it wants of the lathe. */
 export const fitsOf = (...used: ({ name: string; fits?: string } | undefined)[]): { fits?: LatheFit[] } => {
   const fits = used.flatMap((u) => (u?.fits ? [{ what: u.name, fits: u.fits }] : []));

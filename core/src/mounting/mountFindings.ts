@@ -2,7 +2,7 @@ import { len, type Finding } from '../measure/index.js';
 import { slimmestOf, type Outline, type Part } from '../pattern/index.js';
 import type { Workshop } from '../workshop/index.js';
 import type { StockForm } from './centring.js';
-import type { Mount } from './mount.js';
+import { heldHow, type Mount } from './mount.js';
 import { sweeps } from './swing.js';
 import { TAPE_SAFETY, tapeHold, type TapeHold } from './tapeHold.js';
 
@@ -36,7 +36,7 @@ export function mountFindings(mount: Mount, work: HeldWork, workshop: Workshop):
     stage: 'mount',
     partId,
     what: `The workshop has no ${what.replace(/^an? /, '')}.`,
-    why: `${mount.label} needs it.`,
+    why: `Held ${heldHow(mount)}, the work needs it.`,
     remedy: 'Choose another way to hold the work, or add it to the workshop.',
   }));
   const found: Said[] = [

@@ -5,6 +5,7 @@ import { exampleWorkshop } from '../plan/exampleShop.js';
 import type { Fixture, Workshop } from '../workshop/index.js';
 import {
   centringOf,
+  heldHow,
   mountFigures,
   mountFindings,
   proposeMounts,
@@ -314,4 +315,9 @@ describe('figures and centring', () => {
     expect(errors).toEqual([...errors].sort((a, b) => a - b));
     expect(centringOf('square', 40).words[0]).toContain('⟦20⟧');
   });
+});
+
+it('how it is held goes on a sentence, and a thread keeps its capital', () => {
+  expect(heldHow({ label: 'On the M8 mandrel' })).toBe('on the M8 mandrel');
+  expect(heldHow({ label: 'Between centres' })).toBe('between centres');
 });

@@ -1,6 +1,6 @@
 import { SETUP_WORDS, wholeHole, type DrillOperation } from '../hardware/index.js';
 import type { Finding } from '../measure/index.js';
-import type { MountKind } from '../mounting/index.js';
+import { heldHow, type MountKind } from '../mounting/index.js';
 import type { Part } from '../pattern/index.js';
 import type { Workshop } from '../workshop/index.js';
 import type { PartDraft } from './partPlan.js';
@@ -39,7 +39,7 @@ function tooLate(part: Part, draft: PartDraft, late: readonly DrillOperation[]):
       what: `The ${first.name} is to be drilled ${first.moment ?? ''}, but it is needed before.`,
       why: glued
         ? 'Its insert goes in before anything is turned.'
-        : `The work is held ${draft.mount.label.toLowerCase()}: the hole must be there first.`,
+        : `The work is held ${heldHow(draft.mount)}: the hole must be there first.`,
       remedy: 'Drill it in the square blank, or fit and hold it in another way.',
     },
   ];
@@ -55,7 +55,7 @@ function noFreeEnd(part: Part, draft: PartDraft): Finding[] {
       severity: 'warn',
       stage: 'drill',
       partId: part.id,
-      what: `Held ${draft.mount.label.toLowerCase()} no end is free for the ${first.name}.`,
+      what: `Held ${heldHow(draft.mount)} no end is free for the ${first.name}.`,
       why: SETUP_WORDS.tailstock.how,
       remedy: 'Hold it by a tenon in the chuck for the drilling, or drill it in the square blank.',
     },

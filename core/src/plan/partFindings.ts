@@ -1,7 +1,7 @@
 import type { Finding } from '../measure/index.js';
 import type { Material } from '../material/index.js';
 import { deepest, matingFindings } from '../hardware/index.js';
-import type { Mount } from '../mounting/index.js';
+import { heldHow, type Mount } from '../mounting/index.js';
 import { designAdvice, flowFindings, type Hole, type Outline, type Part } from '../pattern/index.js';
 import { greenFindings } from './greenFindings.js';
 import { hollowFindings } from './hollowFindings.js';
@@ -66,7 +66,7 @@ function mountChoiceFindings(part: Part, { order }: PlanInputs, mount: Mount): F
       stage: 'mount',
       partId: part.id,
       what: `The way of holding that was chosen (${order.mount}) is none for this piece any more.`,
-      why: `Nothing it carries fits that; the plan takes the first way: ${mount.label.toLowerCase()}.`,
+      why: `Nothing it carries fits that; the plan takes the first way: ${heldHow(mount)}.`,
       remedy: 'Choose one of the ways that are shown.',
     },
   ];

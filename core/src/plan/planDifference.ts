@@ -1,4 +1,5 @@
 import { len } from '../measure/index.js';
+import { heldHow } from '../mounting/index.js';
 import { nameOf } from '../pattern/index.js';
 import { withoutPart } from '../route/index.js';
 import { decisionWords, hasUsual } from './homeless.js';
@@ -41,7 +42,7 @@ function partDifference(old: PartPlan, now: PartPlan): string[] {
       'The steps are those of the route, with names of their own: what is recorded as done is not carried over to them.',
     );
   if (old.mount.label !== now.mount.label)
-    words.push(`Held ${now.mount.label.toLowerCase()} instead of ${old.mount.label.toLowerCase()}.`);
+    words.push(`Held ${heldHow(now.mount)} instead of ${heldHow(old.mount)}.`);
   else if (old.mount.headstock !== now.mount.headstock)
     words.push(`${now.mount.headstock} instead of ${old.mount.headstock}.`);
   for (const cut of now.layout.sizing) {

@@ -173,7 +173,7 @@ describe('planDifference', () => {
     after.workshop.gauges = after.workshop.gauges.filter((g) => g.kind === 'calliper');
     after.workshop.tools = after.workshop.tools.filter((t) => t.kind !== 'skew');
     const words = planDifference(planOf(before), planOf(after)).join('\n');
-    expect(words).toContain('Held between centres instead of on the m8 mandrel.');
+    expect(words).toContain('Held between centres instead of on the M8 mandrel.');
     expect(words).toContain('flush with the base: Set the dial calliper to ⟦32⟧.');
     expect(words).toContain('Spindle gouge instead of Skew');
   });

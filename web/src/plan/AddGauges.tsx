@@ -36,15 +36,15 @@ export function AddGauges({ missing }: { missing: readonly WantedSlot[] }) {
             <li key={size} className="figures">
               {size}{' '}
               {lacking.includes(slot) ? (
-                <Button
-                  size="small"
-                  type="text"
+                <button
+                  type="button"
+                  className="more"
                   aria-label={`It is cut: ${size}`}
                   disabled={!workshop || add.isPending}
                   onClick={() => areCut([slot])}
                 >
                   it is cut
-                </Button>
+                </button>
               ) : (
                 <span className="soft">among the gauges since</span>
               )}
@@ -53,9 +53,11 @@ export function AddGauges({ missing }: { missing: readonly WantedSlot[] }) {
         })}
       </ul>
       {lacking.length > 1 && (
-        <Button disabled={!workshop} loading={add.isPending} onClick={() => areCut(lacking)}>
-          All {lacking.length} are cut: add them to the gauges
-        </Button>
+        <p>
+          <Button disabled={!workshop} loading={add.isPending} onClick={() => areCut(lacking)}>
+            All {lacking.length} are cut: add them to the gauges
+          </Button>
+        </p>
       )}
       <Trouble error={add.error} />
     </>

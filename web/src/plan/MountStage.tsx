@@ -1,4 +1,5 @@
 import {
+  heldHow,
   alternatives,
   capitalised,
   centringOf,
@@ -35,7 +36,7 @@ export function MountStage({ part, inputs, choose }: MountStageProps) {
   const [quickest] = ways;
   return (
     <div className="column">
-      <h2>Held {mount.label.charAt(0).toLowerCase() + mount.label.slice(1)}</h2>
+      <h2>Held {heldHow(mount)}</h2>
       <StackBar part={part} room={inputs.workshop.lathe.betweenCentres} />
       <div className="ways" role={choose ? 'radiogroup' : undefined} aria-label="Ways to hold the work">
         {shown.map((way) => (
