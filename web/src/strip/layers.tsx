@@ -1,4 +1,4 @@
-import type { Layout, Blank, Cut, Station, Step, TwinsVerdict } from '@compas/core';
+import type { Layout, Blank, Cut, SizingCut, Station, Step, TwinsVerdict } from '@compas/core';
 import { useId } from 'react';
 import { formatLength, spreadLabels } from '@compas/core';
 import { useUnits } from '../ui/units.js';
@@ -48,21 +48,45 @@ export function MarkLayer({ layout }: { layout: Layout }) {
           <path d={`M${frame.at(mark.x)},${frame.height - 26} l-4,-7 h8 Z`} className="notch" />
         </g>
       ))}
-      {layout.sizing.map((cut, i) => (
+      {layout.sizing.map((cut) => (
+        <circle
+          key={cut.id}
+          cx={frame.at(cut.x)}
+          cy={frame.up(cut.finished / 2)}
+          r={4}
+          className={cut.mating ? 'station mating' : 'station'}
+        />
+      ))}
+      {sizeLabels(layout.sizing, frame).map(({ cut, x, y, at }) => (
         <g key={cut.id}>
-          <circle
-            cx={frame.at(cut.x)}
-            cy={frame.up(cut.finished / 2)}
-            r={4}
-            className={cut.mating ? 'station mating' : 'station'}
-          />
-          <text x={frame.at(cut.x)} y={i % 2 === 0 ? 12 : 26} textAnchor="middle" className="layer-word">
+          {Math.abs(at - x) > 4 && (
+            <line x1={at} y1={y + 3} x2={x} y2={frame.up(cut.finished / 2) - 5} className="cut-leads" />
+          )}
+          <text x={at} y={y} textAnchor="middle" className="layer-word">
             {formatLength(cut.cutTo, units)}
           </text>
         </g>
       ))}
     </g>
   );
+}
+
+/** Rows in which diameters are written over their places, px, and how wide one is. */
+const SIZE_ROWS = [12, 26] as const;
+const SIZE_WIDE = 62;
+
+/** Where the diameters are written: in turn in two rows, in each no nearer than they are wide. */
+function sizeLabels(sizing: readonly SizingCut[], frame: Frame) {
+  const places = sizing.map((cut) => ({ cut, x: frame.at(cut.x) })).sort((a, b) => a.x - b.x);
+  return SIZE_ROWS.flatMap((y, row) => {
+    const own = places.filter((_, i) => i % SIZE_ROWS.length === row);
+    const laid = spreadLabels(
+      own.map((p) => p.x),
+      SIZE_WIDE,
+      [SIZE_WIDE / 2, frame.width - SIZE_WIDE / 2],
+    );
+    return own.map(({ cut, x }, i) => ({ cut, x, y, at: laid[i] ?? x }));
+  });
 }
 
 /** Order of cuts, numbered along the top; the wood that still stands hatched behind. */
