@@ -20,7 +20,7 @@ import type { PartPlan, PlannedPart } from './partPlan.js';
 import { orderOfPart, partsOrdered } from './partOrder.js';
 import { planPart } from './planPart.js';
 import { wholeItem, type WholeItem } from './wholeItem.js';
-import { startWithWood, woodFigures, woodFindings } from './wood.js';
+import { countFindings, startWithWood, woodFigures, woodFindings } from './wood.js';
 
 /**
  * Version of the rules; a snapshot names the one that made it. Whenever a rule changes a plan it goes up, and
@@ -99,6 +99,7 @@ export function plan(
         ...(whole?.findings ?? []),
         ...partJoinFindings(pattern),
         ...planned.flatMap((p, i) => woodFindings(p.order, woods[i] ?? null, p.plan)),
+        ...countFindings(planned.map((p, i) => ({ wood: woods[i] ?? null, wanted: p.plan }))),
         ...dueFindings(order, chosen, workshop),
       ]),
       pastStops(pattern, order),

@@ -17,7 +17,7 @@ export function startWithWood(order: PlanOrder, wood: DryingWood | null): string
 const dryDay = ({ readyOn, forGreen, dryOn = readyOn }: DryingWood): string | null =>
   forGreen === true ? dryOn : readyOn;
 
-/** What wet wood means for the order: when it can be turned, and whether there is enough of it for what is made. */
+/** What wet wood means for a part: when it can be turned, and whether its pieces are large enough for what is made. */
 export function woodFindings(order: PlanOrder, wood: DryingWood | null, wanted: WantedOfWood): Finding[] {
   const ready = readyFindings(order, wood);
   return wood === null ? ready : [...ready, ...enoughFindings(order, wood, wanted)];
@@ -33,7 +33,7 @@ export interface WantedOfWood {
 /** Sizes are told to the millimetre: what is less than this short is not. */
 const NEARLY = 0.5;
 
-/** A bundle is held against what the order asks: how many, how long, how thick once it is turned. */
+/** A piece of a bundle is held against what a blank asks: of what wood, how long, how thick once it is turned. */
 function enoughFindings(order: PlanOrder, wood: DryingWood, wanted: WantedOfWood): Finding[] {
   const { partId, material, blank } = wanted;
   const short = (id: string, what: string, remedy: string): Finding => ({
@@ -49,14 +49,6 @@ function enoughFindings(order: PlanOrder, wood: DryingWood, wanted: WantedOfWood
   if (wood.materialId !== material.id)
     found.push(
       short('material', `it is not ${material.name.toLowerCase()}.`, 'Choose the material that it is.'),
-    );
-  if (wood.pieces !== undefined && wood.pieces < blank.count)
-    found.push(
-      short(
-        'pieces',
-        `${wood.pieces} lie there, ${blank.count} blanks are wanted.`,
-        'Make fewer, or take the rest from other stock.',
-      ),
     );
   if (wood.size === undefined) return found;
   const { across, length } = wood.size;
@@ -80,6 +72,35 @@ function enoughFindings(order: PlanOrder, wood: DryingWood, wanted: WantedOfWood
       ),
     );
   return found;
+}
+
+/** What parts of one order take of the shelf: each with its bundle, if it has one. */
+export interface TakenOfWood {
+  wood: DryingWood | null;
+  wanted: Pick<WantedOfWood, 'partId' | 'blank'> & { name: string };
+}
+
+/** How many blanks all parts together take of each bundle, held against how many pieces lie there. */
+export function countFindings(taken: readonly TakenOfWood[]): Finding[] {
+  const woods = new Map(taken.flatMap(({ wood }) => (wood === null ? [] : [[wood.id, wood] as const])));
+  return [...woods.values()].flatMap(({ id, label, pieces }): Finding[] => {
+    const own = taken.flatMap(({ wood, wanted }) => (wood?.id === id ? [wanted] : []));
+    const [first] = own;
+    const count = own.reduce((sum, { blank }) => sum + blank.count, 0);
+    if (!first || pieces === undefined || pieces >= count) return [];
+    const each = own.map(({ name, blank }) => `${blank.count} for the ${name.toLowerCase()}`).join(', ');
+    return [
+      {
+        id: `stock.wood.pieces.${first.partId}`,
+        severity: 'warn',
+        stage: 'stock',
+        partId: first.partId,
+        what: `${label}: ${pieces} lie there, ${count} blanks are wanted${own.length > 1 ? ` (${each})` : ''}.`,
+        why: 'The plan is laid out on it.',
+        remedy: 'Make fewer, or take the rest from other stock.',
+      },
+    ];
+  });
 }
 
 /** What is left of its diameter when it is turned: dried to its target it is oval, and its smallest counts. mm */

@@ -3,7 +3,7 @@ import type { DryingBundle } from '../stock/index.js';
 import { exampleInputs, exampleWorkshop } from './exampleShop.js';
 import type { DryingWood } from './inputs.js';
 import { plan } from './plan.js';
-import { dryingWood } from './wood.js';
+import { countFindings, dryingWood } from './wood.js';
 import { airOf } from '../workshop/index.js';
 
 const shelf = (rest: Partial<DryingWood> = {}): DryingWood => ({
@@ -51,6 +51,26 @@ describe('a bundle held against the order', () => {
     expect(made(shelf({ pieces: 4, size: { ...size, length: size.length - 5 } })).ids).toEqual(['length']);
     expect(made(shelf({ pieces: 4, size: { ...size, across: size.across - 2 } })).ids).toEqual(['across']);
     expect(made(shelf({ pieces: 4, size, materialId: 'ash' })).ids).toEqual(['material']);
+  });
+
+  it('is held against all parts that are made from it together', () => {
+    const taken = (name: string, count: number, wood: DryingWood | null) => ({
+      wood,
+      wanted: { partId: name, name, blank: { section: 20, length: 60, count } },
+    });
+    const twenty = shelf({ pieces: 20 });
+    const [short] = countFindings([
+      taken('Body', 12, twenty),
+      taken('Stem', 12, twenty),
+      taken('Ring', 9, null),
+    ]);
+    expect(short?.what).toBe(
+      'Maple of the lane: 20 lie there, 24 blanks are wanted (12 for the body, 12 for the stem).',
+    );
+    expect(countFindings([taken('Body', 12, twenty), taken('Stem', 8, twenty)])).toEqual([]);
+    expect(countFindings([taken('Body', 12, twenty), taken('Stem', 12, { ...twenty, id: 'w2' })])).toEqual(
+      [],
+    );
   });
 
   it('counts with what is left when it is dry, but for wood that is turned green', () => {
