@@ -2,6 +2,7 @@ import { len, type Figure } from '../measure/index.js';
 import type { DrillOperation } from './bitWork.js';
 import type { Drift } from './drillWay.js';
 import type { NeededHole } from './neededHole.js';
+import { bitWords } from './pickBit.js';
 
 /** Figures of one bore: bit, tape, thread, drift, speed. */
 export function depthFigures(o: DrillOperation, wishes: readonly NeededHole[]): Figure[] {
@@ -13,6 +14,7 @@ export function depthFigures(o: DrillOperation, wishes: readonly NeededHole[]): 
       label: `Bit for the ${o.name}`,
       value: diameter,
       unit: 'mm',
+      ...(o.bit ? { told: bitWords(o.bit) } : {}),
       working: {
         rule: `The owned bit nearest to the best diameter that lies between ${len(wish?.range.least ?? 0)} and ${len(wish?.range.most ?? 0)} (${wish?.range.fit}).`,
         source: 'fit classes of the bench, typical',

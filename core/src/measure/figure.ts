@@ -23,5 +23,7 @@ export interface Figure {
   label: string;
   value: number;
   unit: FigureUnit;
+  /** what is stamped on the thing that the figure is about: it is told so, whatever units are read */
+  told?: string;
   working: Working;
 }

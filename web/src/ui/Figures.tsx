@@ -1,6 +1,7 @@
 import type { Figure } from '@compas/core';
 import { useState } from 'react';
 import { FigureValue } from './FigureValue.js';
+import { Say } from './Length.js';
 import { WorkingPanel } from './WorkingPanel.js';
 
 interface FiguresProps {
@@ -26,11 +27,7 @@ export function Figures({ figures, opened = null }: FiguresProps) {
             <span className="label">{figure.label}</span>
             <br />
             <span className="value">
-              {figure.unit === 'rpm' && figure.value === 0 ? (
-                'by treadle'
-              ) : (
-                <FigureValue value={figure.value} unit={figure.unit} />
-              )}
+              <Value figure={figure} />
             </span>
           </button>
           {open === figure.id && <WorkingPanel figure={figure} />}
@@ -38,4 +35,11 @@ export function Figures({ figures, opened = null }: FiguresProps) {
       ))}
     </div>
   );
+}
+
+/** The number in the reader's units; what has a name stamped on it is told by that. */
+function Value({ figure: { value, unit, told } }: { figure: Figure }) {
+  if (told !== undefined) return <Say text={told} />;
+  if (unit === 'rpm' && value === 0) return 'by treadle';
+  return <FigureValue value={value} unit={unit} />;
 }
