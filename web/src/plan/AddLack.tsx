@@ -35,6 +35,13 @@ export function AddLack({ lack: { list, entry } }: { lack: Entry }) {
   }
 }
 
+/** A plan in the making goes on with it at once; one that is kept is laid out anew for it. */
+export const Added = () => (
+  <p className="soft">
+    It is among the workshop’s since. A plan that is kept uses it once it is laid out anew.
+  </p>
+);
+
 interface AddEntryProps<T> {
   kind: EquipmentKind<T>;
   begins: Omit<T, 'id'>;
@@ -47,6 +54,7 @@ function AddEntry<T extends { id: string }>({ kind, begins, list, into }: AddEnt
   const workshop = useQuery(workshopQuery).data;
   const add = useChange(saveWorkshop, 'workshop');
   if (!workshop) return null;
+  if (add.isSuccess) return <Added />;
   const { name, version, body } = workshop;
   if (!entry)
     return (

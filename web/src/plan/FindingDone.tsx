@@ -8,7 +8,7 @@ import { saveWorkshop, workshopQuery } from '../api/workshop.js';
 import { Length } from '../ui/Length.js';
 import { Trouble } from '../ui/Trouble.js';
 import { mendingAt } from '../ui/WayBack.js';
-import { AddLack } from './AddLack.js';
+import { Added, AddLack } from './AddLack.js';
 import { useDeciding } from './own/deciding.js';
 import { GoPast } from './own/GoPast.js';
 import { mendPlace } from './mendPlace.js';
@@ -54,6 +54,7 @@ function AddBit({ hole }: { hole: DrillOperation }) {
   const workshop = useQuery(workshopQuery).data;
   const add = useChange(saveWorkshop, 'workshop');
   if (!workshop) return null;
+  if (add.isSuccess) return <Added />;
   const { instead, off } = hole.choice;
   const mm =
     Math.round((instead ? instead.diameter.mm - off : (hole.hole.steps[0]?.diameter.mm ?? 0)) * 10) / 10;

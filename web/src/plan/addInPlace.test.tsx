@@ -61,6 +61,9 @@ describe('what lacks for a way of holding', () => {
       finding('mount.missing.part1.a mandrel').id,
     );
     expect(body.bits).toEqual(bare.bits);
+    // where the plan is kept it still lacks it, and it is not added twice
+    expect(await screen.findByText(/among the workshop’s since/)).toBeTruthy();
+    expect(screen.queryByRole('button', { name: 'There is one' })).toBeNull();
   });
 
   it('is left alone by whoever only looked at it', async () => {
