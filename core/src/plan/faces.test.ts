@@ -55,5 +55,15 @@ it('a leg stays sawn where it stays square, beside what is round', () => {
   expect(facesBefore(steps, marked)?.faces.map((f) => f.is)).toEqual(['sawn', 'roughed']);
   // the faces that stay are planed, and so is their whole blank
   const { standing } = facesBefore(steps, marked)!;
-  expect(facesOf(standing, 'planed').map((f) => f.is)).toEqual(['planed', 'roughed']);
+  expect(facesOf(standing, 'planed').map((f) => [f.is, f.flat])).toEqual([
+    ['planed', true],
+    ['roughed', false],
+  ]);
+  // and flat to the end, whatever is done beside it
+  const last = facesBefore(
+    steps,
+    steps.findLast((s) => !s.item)!,
+  )!.faces;
+  expect(last.filter((f) => f.flat).map((f) => f.is)).toEqual(['sawn']);
+  expect(last.filter((f) => !f.flat && f.is === 'sawn')).toEqual([]);
 });

@@ -8,6 +8,8 @@ export type Surface = 'sawn' | 'planed' | 'roughed' | 'cut' | 'sanded' | 'coated
 /** A stretch of wood of one surface, with its outline above the axis. mm */
 export interface Face {
   is: Surface;
+  /** a face of the square it was sawn to, and not round */
+  flat: boolean;
   run: SilhouettePoint[];
 }
 
@@ -26,30 +28,28 @@ export function facesOf(
   return silhouette.flatMap((points) => {
     const faces: Face[] = [];
     for (const point of points) {
-      const own = surfaceAt(wood, point);
+      const { is: own, flat } = surfaceAt(wood, point);
       const is = own === 'sawn' ? (left ?? own) : own;
       const last = faces.at(-1);
-      if (last?.is === is) last.run.push(point);
-      else {
-        last?.run.push(point);
-        faces.push({ is, run: [point] });
-      }
+      last?.run.push(point);
+      if (last?.is !== is || last.flat !== flat) faces.push({ is, flat, run: [point] });
     }
     return faces.filter(({ run }) => run.length > 1);
   });
 }
 
-function surfaceAt({ body, treated }: Wood, { x, outside }: SilhouettePoint): Surface {
+function surfaceAt({ body, treated }: Wood, { x, outside }: SilhouettePoint): Omit<Face, 'run'> {
   const skin = body.skins.findLast((s) => s.side === 'outside' && isBy(s, x, outside));
   const own = treated.filter(
     ({ on }) =>
       x >= on.x0 && x <= on.x1 && (on.of === 'stock' ? !skin : on.of === 'skin' && on.id === skin?.id),
   );
-  if (own.some(({ how }) => how === 'coated')) return 'coated';
-  if (own.some(({ how }) => how === 'sanded' || how === 'burnished')) return 'sanded';
-  if (skin) return isRoughing(skin) ? 'roughed' : 'cut';
   // what came round was not sawn, and what another axis turned meets the saw nowhere
-  return body.form.kind === 'square' || body.form.kind === 'octagon' ? 'sawn' : 'cut';
+  const flat = !skin && (body.form.kind === 'square' || body.form.kind === 'octagon');
+  if (own.some(({ how }) => how === 'coated')) return { is: 'coated', flat };
+  if (own.some(({ how }) => how === 'sanded' || how === 'burnished')) return { is: 'sanded', flat };
+  if (skin) return { is: isRoughing(skin) ? 'roughed' : 'cut', flat };
+  return { is: flat ? 'sawn' : 'cut', flat };
 }
 
 const isRoughing = ({ id }: Skin): boolean => (id.split('/').at(-1) ?? '').startsWith('rough:');

@@ -40,21 +40,17 @@ export const StandingLayer = memo(function StandingLayer({
   const { silhouette, pieceAt, pieceRuns, beside } = standing;
   const ofPiece = (x: number) => (x - pieceAt) * pieceRuns;
   const at = (x: number) => frame.at(ofPiece(x));
-  const gone = useBefore(
-    standing,
-    frame,
-    silhouette
-      .map((run) =>
-        bandPath(
-          run,
-          frame,
-          at,
-          (p) => p.outside,
-          (p) => -p.outside,
-        ),
-      )
-      .join(''),
-  );
+  const lumps = silhouette.map((run) => ({
+    run,
+    whole: bandPath(
+      run,
+      frame,
+      at,
+      (p) => p.outside,
+      (p) => -p.outside,
+    ),
+  }));
+  const gone = useBefore(standing, frame, lumps.map((l) => l.whole).join(''));
   const stoutest = extremes(outline, 0, outline.length).largest.diameter / 2;
   const wood = { frame, look, stoutest, at: frame.at };
   const kept = ({ x, outside }: SilhouettePoint) => {
@@ -72,43 +68,34 @@ export const StandingLayer = memo(function StandingLayer({
       </defs>
       {gone !== null && <path key={gone} d={gone} className="waste-gone" fill={tint.section} />}
       <GluedTo standing={standing} tint={tint.section} at={at} from={(p) => p.outside} />
-      {silhouette.map((run) => {
-        const whole = bandPath(
-          run,
-          frame,
-          at,
-          (p) => p.outside,
-          (p) => -p.outside,
-        );
-        return (
-          <g key={run[0]?.x}>
-            <path d={whole} fill={tint.section} />
-            <path d={whole} fill={`url(#${hatch})`} />
-            <Section
-              path={bandPath(
-                run,
-                frame,
-                at,
-                () => 0,
-                (p) => -kept(p),
-              )}
-              profile={thinned(run, frame.scale).map((p) => ({ x: ofPiece(p.x), r: kept(p) }))}
-              {...wood}
-            />
-            <path
-              d={bandPath(
-                run,
-                frame,
-                at,
-                () => 0,
-                (p) => -p.inside,
-              )}
-              className="strip-hole"
-            />
-          </g>
-        );
-      })}
-      {facesOf(standing, facesLeft(outline)).map(({ is, run }) => (
+      {lumps.map(({ run, whole }) => (
+        <g key={run[0]?.x}>
+          <path d={whole} fill={tint.section} />
+          <path d={whole} fill={`url(#${hatch})`} />
+          <Section
+            path={bandPath(
+              run,
+              frame,
+              at,
+              () => 0,
+              (p) => -kept(p),
+            )}
+            profile={thinned(run, frame.scale).map((p) => ({ x: ofPiece(p.x), r: kept(p) }))}
+            {...wood}
+          />
+          <path
+            d={bandPath(
+              run,
+              frame,
+              at,
+              () => 0,
+              (p) => -p.inside,
+            )}
+            className="strip-hole"
+          />
+        </g>
+      ))}
+      {facesOf(standing, facesLeft(outline)).map(({ is, flat, run }) => (
         <Outside
           key={run[0]?.x}
           path={bandPath(
@@ -120,22 +107,12 @@ export const StandingLayer = memo(function StandingLayer({
           )}
           profile={thinned(run, frame.scale).map((p) => ({ x: ofPiece(p.x), r: p.outside }))}
           surface={is}
+          flat={flat}
           {...wood}
         />
       ))}
-      {silhouette.map((run) => (
-        <path
-          key={run[0]?.x}
-          d={bandPath(
-            run,
-            frame,
-            at,
-            (p) => p.outside,
-            (p) => -p.outside,
-          )}
-          fill="none"
-          className="standing-edge"
-        />
+      {lumps.map(({ run, whole }) => (
+        <path key={run[0]?.x} d={whole} fill="none" className="standing-edge" />
       ))}
       {/* in section it is seen in its hole as well */}
       <GluedTo standing={standing} tint={tint.section} at={at} from={() => 0} />

@@ -194,6 +194,7 @@ const Wood = memo(function Wood({ outline, holes, bores, look, frame }: WoodProp
           {...wood}
           profile={profile}
           surface={facesLeft(outline) ?? 'planed'}
+          flat
         />
       ))}
       {holes.map((hole) => (

@@ -19,12 +19,17 @@ interface WoodProps {
   at: (x: number) => number;
 }
 
+interface OutsideProps extends WoodProps {
+  surface?: Surface;
+  /** a flat face that looks to the front, and not a round */
+  flat?: boolean;
+}
+
 /** The outside of wood above the axis: round to the eye or flat from the saw, with its grain and the marks of its tool. */
-export const Outside = memo(function Outside(props: WoodProps & { surface?: Surface }) {
-  const { path, profile, frame, look, stoutest, surface = 'sanded', at } = props;
+export const Outside = memo(function Outside(props: OutsideProps) {
+  const { path, profile, frame, look, stoutest, surface = 'sanded', flat = false, at } = props;
   const id = useId();
   const tint = TONES[look.tone];
-  const flat = surface === 'sawn' || surface === 'planed';
   const grain = useMemo(() => {
     const rings = grainOf(look, stoutest, frame);
     if (!rings) return '';
