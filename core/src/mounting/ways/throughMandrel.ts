@@ -126,7 +126,7 @@ function onRod(wish: MountWish, hole: Hole, rod: Fixture, workshop: Workshop): O
           kind: 'spacer',
           diameter: rod.diameter + 2 * SPACER_WALL,
           bore: rod.diameter,
-          length: left - NUT_TRAVEL / 2,
+          length: Math.round((left - NUT_TRAVEL / 2) * 10) / 10,
         }),
     ],
   };
