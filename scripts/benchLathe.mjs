@@ -52,7 +52,8 @@ async function benchTap(page, base, batch) {
         requestAnimationFrame(look);
       });
       found.push(performance.now() - begun);
-      await new Promise((later) => setTimeout(later, 150));
+      // a press that comes before the figure was seen does nothing
+      await new Promise((later) => setTimeout(later, 450));
     }
     return found;
   }, TAPS);
