@@ -40,8 +40,12 @@ test('a double tap ends one step of one piece; two tablets follow each other; th
   await enterDemo(page);
   const batch = await toTheLathe(page);
   const before = await untouched(page).count();
-  await page.waitForTimeout(400);
+  // the figure stands there and was seen
+  await expect.poll(async () => (await recordOf(page, batch)).some((e) => e.kind === 'started')).toBe(true);
+  await page.waitForTimeout(500);
   await done(page).dblclick({ delay: 20 });
+  await expect.poll(async () => (await donesOf(page, batch)).length).toBeGreaterThan(0);
+  // a second one would be on its way by now
   await expect(status(page)).toHaveText(/all saved/);
   await page.waitForTimeout(500);
   expect(await donesOf(page, batch)).toHaveLength(1);
@@ -64,7 +68,12 @@ test('a double tap ends one step of one piece; two tablets follow each other; th
     .toBe(true);
 
   await page.getByRole('button', { name: /^Take back: / }).click();
-  await expect.poll(async () => (await recordOf(page, batch)).at(-1)?.kind).toBe('reopened');
+  await expect
+    .poll(async () => (await recordOf(page, batch)).slice(-2).map((e) => e.kind))
+    .toEqual(['reopened', 'started']);
+  // and it is in hand here: the other one leaves it alone
+  await expect(other.locator('.run-connection')).toHaveText(/all saved/);
+  await expect.poll(async () => (await pieceAt(other)) === (await pieceAt(page))).toBe(false);
   await other.context().close();
 });
 

@@ -21,7 +21,7 @@ import { AtTheLathe } from './AtTheLathe.js';
 import { Connection } from './Connection.js';
 import { PieceRow } from './PieceRow.js';
 import { RunBar } from './RunBar.js';
-import { reopening } from './reopening.js';
+import { takenUpAgain } from './takenUpAgain.js';
 import { StepWork } from './StepWork.js';
 import { TabletSettings } from './TabletSettings.js';
 import { TrueSize } from './TrueSize.js';
@@ -121,7 +121,10 @@ function Running({ run, batch, tablet }: RunningProps) {
     try {
       await run.record(
         tapped,
-        ...ended.toReversed().map(({ id }) => reopening(progress.pieces[tapped - 1], id)),
+        ...takenUpAgain(
+          progress.pieces[tapped - 1],
+          ended.map(({ id }) => id),
+        ),
       );
     } catch {
       // the header says that it could not be kept: it is there to be tried once more

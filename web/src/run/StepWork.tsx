@@ -28,7 +28,7 @@ import { useRef, useState, type ReactNode } from 'react';
 import { Mend, MendSo } from './Mend.js';
 import { Note } from './Note.js';
 import { ReadingEntry } from './ReadingEntry.js';
-import { reopening } from './reopening.js';
+import { takenUpAgain } from './takenUpAgain.js';
 import { ReadingList } from './ReadingList.js';
 import { Reject } from './Reject.js';
 import { StepTimers } from './StepTimers.js';
@@ -209,7 +209,11 @@ export function StepWork(props: StepWorkProps) {
         {props.back}
         {state.rejected && <TakeRejectionBack rejected={state.rejected} record={keep} />}
         {state.done.has(step.id) && !state.rejected && (
-          <button type="button" className="run-quiet" onClick={() => void keep(reopening(state, step.id))}>
+          <button
+            type="button"
+            className="run-quiet"
+            onClick={() => void keep(...takenUpAgain(state, [step.id]))}
+          >
             It is not done yet
           </button>
         )}

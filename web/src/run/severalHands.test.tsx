@@ -29,6 +29,42 @@ function besideOthers(events: RunEvent[]) {
   return { sent, batch, user: unhurried(shown.user) };
 }
 
+/** What was sent about beginning and ending, in short. */
+const begunAndEnded = (sent: readonly RunEvent[]) =>
+  sent.map(({ piece, body }) => `${body.kind} ${piece} ${'stepId' in body ? body.stepId : ''}`);
+
+describe('what is taken back', () => {
+  it('is in hand here from then on: another tablet does not take it up', async () => {
+    const { sent, user } = besideOthers([recorded(1, { kind: 'done', stepId: SAW })]);
+    await user.click(await screen.findByRole('button', { name: 'Done' }));
+    expect(await screen.findByText('piece 2 of 3')).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: /^Take back: / }));
+    await waitFor(() =>
+      expect(begunAndEnded(sent).slice(-3)).toEqual([
+        `started 2 ${SAW}`,
+        `reopened 1 ${FACE}`,
+        `started 1 ${FACE}`,
+      ]),
+    );
+    // what was begun before it came back is begun anew when it is done
+    await user.click(screen.getByRole('button', { name: 'Done' }));
+    await waitFor(() =>
+      expect(begunAndEnded(sent).slice(-2)).toEqual([`done 1 ${FACE}`, `started 2 ${SAW}`]),
+    );
+  });
+
+  it('is so too where a step of the list is said not to be done yet', async () => {
+    const { sent, user } = besideOthers([recorded(2, { kind: 'done', stepId: SAW })]);
+    await user.click(await screen.findByRole('button', { name: /^Piece 2,/ }));
+    const steps = screen.getByRole('list', { name: 'Steps of this piece' });
+    await user.click(within(steps).getByRole('button', { name: /Saw the blank/ }));
+    await user.click(screen.getByRole('button', { name: 'It is not done yet' }));
+    await waitFor(() =>
+      expect(begunAndEnded(sent).slice(-2)).toEqual([`reopened 2 ${SAW}`, `started 2 ${SAW}`]),
+    );
+  });
+});
+
 describe('a piece that another tablet has begun', () => {
   it('is passed over: the next one comes up, and is begun here', async () => {
     const { sent } = besideOthers([byOther(1, 0.5, { kind: 'started', stepId: SAW })]);

@@ -15,6 +15,8 @@ export function useStarted({ progress, record, device }: Run, next: NextAction<S
   const known = last?.piece === piece && last.stepId === stepId;
   useEffect(() => {
     const key = `${piece}/${stepId}`;
+    // what is looked at meanwhile may be taken up: then this is begun anew afterwards
+    if (piece === 0) begun.current = '';
     if (piece === 0 || device === '' || known || begun.current === key) return;
     begun.current = key;
     // where this device keeps nothing, the screen says so; a start is worth no more than its time
