@@ -1,12 +1,13 @@
-import { STARTING_FORMS } from '../pattern/index.js';
-import { facesOf, standingBefore, type Step, type Surface } from '../route/index.js';
+import { bodySilhouette, STARTING_FORMS } from '../pattern/index.js';
+import { appliedAll, facesOf, standingBefore, type Step, type Surface } from '../route/index.js';
 import { exampleInputs } from './exampleShop.js';
 import { plan, stepsOfPlan } from './index.js';
 
 const { workshop, stock, order, schools } = exampleInputs(1);
-const stepsFor = (id: string): Step[] => {
+const stepsFor = (id: string, finishId = order.finishId): Step[] => {
   const form = STARTING_FORMS.find((f) => f.id === id) ?? STARTING_FORMS[0];
-  return stepsOfPlan(plan({ ...form.body({}, 'beech'), hardware: [] }, workshop, stock, order, schools));
+  const pattern = { ...form.body({}, 'beech'), hardware: [] };
+  return stepsOfPlan(plan(pattern, workshop, stock, { ...order, finishId }, schools));
 };
 const facesBefore = (steps: readonly Step[], step: Step) => {
   const standing = standingBefore(steps, step.id, 0.5);
@@ -66,4 +67,30 @@ it('a leg stays sawn where it stays square, beside what is round', () => {
   )!.faces;
   expect(last.filter((f) => f.flat).map((f) => f.is)).toEqual(['sawn']);
   expect(last.filter((f) => !f.flat && f.is === 'sawn')).toEqual([]);
+});
+
+it.each([
+  // what turns: the flats come after it, when the piece is off
+  ['polish', ['coated:all:1', 'hold:off:blank part1', 'coated:flats:1']],
+  ['oil', ['hold:off:blank part1', 'coated:all:1', 'coated:all:2', 'coated:all:3']],
+])('the flats of a leg get their %s too, standing still', (finishId, expected) => {
+  const steps = stepsFor('leg', finishId);
+  expect(steps.map((s) => s.id).filter((id) => expected.includes(id))).toEqual(expected);
+  expect(steps.map((s) => s.id).filter((id) => id.startsWith('coated:'))).toEqual(
+    expected.filter((id) => id.startsWith('coated:')),
+  );
+  const end = appliedAll(steps.flatMap((s) => s.operation ?? []));
+  const wood = end.woods.find((w) => w.pieces.length > 0)!;
+  const seen = facesOf({ wood, silhouette: bodySilhouette(wood.body, 0.5) });
+  const long = seen.filter(({ run }) => run.at(-1)!.x - run[0]!.x > 0.1);
+  expect(long.map((f) => [f.is, f.flat])).toEqual([
+    ['coated', true],
+    ['coated', false],
+  ]);
+});
+
+it('what has no flats has no step for them, and its words speak of none', () => {
+  const coats = stepsFor('finial').filter((s) => s.id.startsWith('coated:'));
+  expect(coats.map((s) => s.id)).toEqual(['coated:all:1']);
+  expect(coats.flatMap((s) => s.words).join(' ')).not.toMatch(/flats/);
 });

@@ -6,50 +6,89 @@ import { randomId } from '../api/randomId.js';
 import { useChange } from '../api/useChange.js';
 import { saveWorkshop, workshopQuery } from '../api/workshop.js';
 import { Trouble } from '../ui/Trouble.js';
-import { centreKind, fixtureKind, mandrelKind, type EquipmentKind } from '../workshop/columns.js';
+import {
+  centreKind,
+  chuckKind,
+  fixtureKind,
+  jawsKind,
+  mandrelKind,
+  type EquipmentKind,
+} from '../workshop/columns.js';
 import { EquipmentCell } from '../workshop/EquipmentCell.js';
+import { useDeciding } from './own/deciding.js';
 
 /**
  * What lacks is there after all, or is got: what the work asks of it stands in its fields, the rest is put right here. It
  * joins the workshop's, and the plan is laid out with it.
  */
-export function AddLack({ lack: { list, entry } }: { lack: Entry }) {
-  switch (list) {
+export function AddLack({ lack }: { lack: Entry }) {
+  switch (lack.list) {
     case 'centres':
       return (
-        <AddEntry kind={centreKind} begins={entry} into={(all, one) => [...all.centres, one]} list={list} />
+        <AddEntry
+          kind={centreKind}
+          begins={lack.entry}
+          into={({ centres }, one) => ({ centres: [...centres, one] })}
+        />
       );
     case 'mandrels':
       return (
-        <AddEntry kind={mandrelKind} begins={entry} into={(all, one) => [...all.mandrels, one]} list={list} />
+        <AddEntry
+          kind={mandrelKind}
+          begins={lack.entry}
+          into={({ mandrels }, one) => ({ mandrels: [...mandrels, one] })}
+        />
       );
     case 'fixtures':
       return (
         <AddEntry
           kind={fixtureKind}
-          begins={entry}
-          into={(all, one) => [...(all.fixtures ?? []), one]}
-          list={list}
+          begins={lack.entry}
+          into={({ fixtures = [] }, one) => ({ fixtures: [...fixtures, one] })}
+        />
+      );
+    case 'chucks':
+      return (
+        <AddEntry
+          kind={chuckKind}
+          begins={lack.entry}
+          into={({ chucks }, one) => ({ chucks: [...chucks, one] })}
+        />
+      );
+    case 'jaws':
+      return (
+        <AddEntry
+          kind={jawsKind}
+          begins={lack.entry}
+          into={({ chucks }, one) => ({
+            chucks: chucks.map((c) => (c.id === lack.chuckId ? { ...c, jaws: [...c.jaws, one] } : c)),
+          })}
         />
       );
   }
 }
 
 /** A plan in the making goes on with it at once; one that is kept is laid out anew for it. */
-export const Added = () => (
-  <p className="soft">
-    It is among the workshop’s since. A plan that is kept uses it once it is laid out anew.
-  </p>
-);
+export function Added() {
+  const kept = useDeciding()?.scopes.every((scope) => scope === 'order') === true;
+  return (
+    <p className="soft">
+      It is among the workshop’s since.{' '}
+      {kept
+        ? 'This plan is kept: it uses it once it is laid out anew.'
+        : 'Where it is asked for all the same, its sizes are not those that the work needs: put them right in its list.'}
+    </p>
+  );
+}
 
 interface AddEntryProps<T> {
   kind: EquipmentKind<T>;
   begins: Omit<T, 'id'>;
-  list: Entry['list'];
-  into: (workshop: Workshop, entry: T) => T[];
+  /** the list of the workshop with the entry in it */
+  into: (workshop: Workshop, entry: T) => Partial<Workshop>;
 }
 
-function AddEntry<T extends { id: string }>({ kind, begins, list, into }: AddEntryProps<T>) {
+function AddEntry<T extends { id: string }>({ kind, begins, into }: AddEntryProps<T>) {
   const [entry, setEntry] = useState<T | null>(null);
   const workshop = useQuery(workshopQuery).data;
   const add = useChange(saveWorkshop, 'workshop');
@@ -70,7 +109,7 @@ function AddEntry<T extends { id: string }>({ kind, begins, list, into }: AddEnt
       aria-label={`Add a ${kind.one}`}
       onSubmit={(e) => {
         e.preventDefault();
-        add.mutate({ name, basedOn: version, body: { ...body, [list]: into(body, entry) } });
+        add.mutate({ name, basedOn: version, body: { ...body, ...into(body, entry) } });
       }}
     >
       {kind.columns

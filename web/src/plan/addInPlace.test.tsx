@@ -1,5 +1,5 @@
-import { plan, type Workshop } from '@compas/core';
-import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { plan, type Plan, type Workshop } from '@compas/core';
+import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { exampleInputs } from '../../../core/src/plan/exampleShop.js';
 import { answering, shownInApp } from '../../test/inApp.js';
@@ -36,12 +36,13 @@ function over(owned: Workshop, shown: ReactNode) {
 describe('what lacks for a way of holding', () => {
   const bare = { ...workshop, mandrels: [], centres: workshop.centres.filter((c) => c.kind !== 'live') };
   const lacking = planned(bare, 'mandrel');
-  const finding = (begins: string) => lacking.findings.find((f) => f.id.startsWith(begins))!;
-  const done = (begins: string, owned = bare) =>
+  const findingOf = (of: Plan, begins: string) => of.findings.find((f) => f.id.startsWith(begins))!;
+  const finding = (begins: string) => findingOf(lacking, begins);
+  const done = (begins: string, { owned = bare, of = lacking, scopes = ['order'] } = {}) =>
     over(
       owned,
-      <DecidingContext value={{ part: lacking.parts[0], scopes: [] } as never}>
-        <FindingDone finding={finding(begins)} patternId="p1" />
+      <DecidingContext value={{ part: of.parts[0], scopes } as never}>
+        <FindingDone finding={findingOf(of, begins)} patternId="p1" />
       </DecidingContext>,
     );
 
@@ -64,6 +65,35 @@ describe('what lacks for a way of holding', () => {
     // where the plan is kept it still lacks it, and it is not added twice
     expect(await screen.findByText(/among the workshop’s since/)).toBeTruthy();
     expect(screen.queryByRole('button', { name: 'There is one' })).toBeNull();
+  });
+
+  it('is a chuck, and then its jaws, as wide as the piece has room for', async () => {
+    const none = { ...workshop, chucks: [] };
+    const chuckless = planned(none, 'chuck');
+    expect(chuckless.parts[0].mount.missing).toHaveLength(2);
+    const first = done('mount.missing.part1.a chuck', { owned: none, of: chuckless });
+    fireEvent.click(await screen.findByRole('button', { name: 'There is one' }));
+    fireEvent.change(screen.getByLabelText('Fastest'), { target: { value: '2200' } });
+    fireEvent.blur(screen.getByLabelText('Fastest'));
+    fireEvent.click(screen.getByRole('button', { name: 'Add it to the workshop' }));
+    const withChuck = await first();
+    expect(withChuck.chucks).toMatchObject([{ name: 'Chuck', fastest: 2200, jaws: [] }]);
+    cleanup();
+
+    const jawless = planned(withChuck, 'chuck');
+    const begins = 'mount.missing.part1.jaws';
+    const second = done(begins, { owned: withChuck, of: jawless, scopes: ['order', 'pattern'] });
+    fireEvent.click(await screen.findByRole('button', { name: 'There is one' }));
+    expect(screen.getByRole('form', { name: 'Add a set of jaws' })).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: 'Add it to the workshop' }));
+    const whole = await second();
+    expect(whole.chucks).toMatchObject([
+      { name: 'Chuck', jaws: [{ gripBest: expect.any(Number) as number }] },
+    ]);
+    const after = planned(whole, 'chuck').parts[0].mount;
+    expect([after.missing, after.tenon?.diameter]).toEqual([[], whole.chucks[0]!.jaws[0]!.gripBest]);
+    // a plan in the making asks no more for what is there, unless it is of another size
+    expect(await screen.findByText(/its sizes are not those that the work needs/)).toBeTruthy();
   });
 
   it('is left alone by whoever only looked at it', async () => {

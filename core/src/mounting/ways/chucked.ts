@@ -10,7 +10,7 @@ import {
   type MountWish,
   type WayOfHolding,
 } from '../mount.js';
-import { lacking } from '../lack.js';
+import { CHUCK, jawsUpTo, lacking } from '../lack.js';
 import { drawnIn } from './drawBar.js';
 
 /** Tenon and jaws: the shoulder seats, the tenon stays short of the bottom. mm */
@@ -20,7 +20,8 @@ const LEAST_TENON = 4;
 
 /** A tenon sized to the jaws' best grip, so that they are just open, and short of their bottom. */
 export const inChuck: WayOfHolding = (wish, workshop) => {
-  const found = bestJaws(widestOf(wish.outline).diameter, workshop.chucks);
+  const widest = widestOf(wish.outline).diameter;
+  const found = bestJaws(widest, workshop.chucks);
   const live = liveCentre(workshop);
   const drilled = drilledEnd(wish);
   const tenonLength = found ? Math.max(LEAST_TENON, found.jaws.depth - SHORT_OF_BOTTOM) : 0;
@@ -37,7 +38,7 @@ export const inChuck: WayOfHolding = (wish, workshop) => {
     wasteTail: live && !drilled ? workshop.allowances.wasteTail : 0,
     reach: found?.jaws.depth ?? 0,
     tenon: found ? { diameter: found.jaws.gripBest, length: tenonLength } : null,
-    ...lacking(!found && { words: 'a chuck with jaws for a tenon no thicker than the piece' }),
+    ...lacking(!workshop.chucks[0] && CHUCK, !found && jawsUpTo(widest, workshop.chucks[0])),
     fastest: found?.chuck.fastest ?? Infinity,
     ...fitsOf(found?.chuck, live),
     stack: found ? [{ what: found.jaws.name, length: found.jaws.depth }] : [],

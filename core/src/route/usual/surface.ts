@@ -114,28 +114,56 @@ function decorate(bench: Bench): void {
   }
 }
 
-/** The finish, coat by coat, while it still turns or when it has come off. */
+/**
+ * The finish, coat by coat, while it still turns or when it has come off. What turns has no flats that a cloth could be
+ * held to: those get theirs by hand, when the piece is off.
+ */
 export function coat(bench: Bench, turning: boolean): void {
   const { work, wood, writer } = bench;
+  const flats = flatsOf(bench);
   work.coats.forEach((one, i) => {
-    if (one.turning !== turning) return;
+    const byHand = one.turning && !turning;
+    if (byHand ? flats.length === 0 : one.turning !== turning) return;
     const last = i === work.coats.length - 1;
+    const round = byHand ? [] : [...stretchesOf(bench), ...insides(bench)];
     writer.treat({
       wood,
       how: 'coated',
-      subject: 'all',
+      subject: byHand ? 'flats' : 'all',
       pass: String(i + 1),
       from: bench.datum('reference'),
-      stretches: [...stretchesOf(bench), ...insides(bench)],
+      stretches: [...round, ...(turning ? [] : flats)],
       turning,
       ...waitOf(one, last),
-      title: one.title,
-      words: [`Put on ${one.name}.`],
+      title: byHand ? `${one.title}, its flats` : one.title,
+      words: byHand
+        ? [`By hand, along the grain: ${one.name}.`]
+        : [
+            `Put on ${one.name}.`,
+            ...(flats.length === 0
+              ? []
+              : [turning ? 'Its flats get theirs by hand, off the lathe.' : 'Its flats too.']),
+          ],
       speed: turning ? bench.speed(one.fast ? 'finish fast' : 'finish slow') : null,
       minutes: each(one.minutes),
     });
   });
 }
+
+/** Squares that stay: their flats as the blank left them, and the shoulders, where they are round below them. */
+const flatsOf = (bench: Bench) =>
+  (bench.work.outline.squares ?? []).flatMap(({ elementId, x0, x1, corners }) => {
+    const [from, to] = [corners[0]?.x0 ?? x0, corners.at(-1)?.x1 ?? x1];
+    const shoulders = [[x0, from] as const, [to, x1] as const].filter(([a, b]) => b - a > 0.01);
+    return [
+      { on: [{ of: 'stock' as const, id: 'stock' }], x0: bench.from(x0), x1: bench.from(x1) },
+      ...shoulders.map(([a, b]) => ({
+        on: shaped(bench, [elementId]),
+        x0: bench.from(a),
+        x1: bench.from(b),
+      })),
+    ];
+  });
 
 /** What has been hollowed by now gets the finish of the outside. */
 function insides(bench: Bench): { on: Surface[]; x0: number; x1: number }[] {
