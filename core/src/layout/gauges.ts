@@ -71,11 +71,13 @@ export interface WantedSlot {
  */
 export function missingSlots(sizing: readonly (Sized & { gauge: GaugeChoice })[]): WantedSlot[] {
   const tenth = (mm: number) => Math.round(mm * 10) / 10;
+  // half a tenth goes outwards: a no-go on the size itself would refuse what is right
+  const tenthBelow = (mm: number) => -tenth(-mm);
   const wanted = sizing
     .filter(({ gauge }) => gauge.gauge === null || gauge.gauge.kind === 'calliper')
     .map(({ cutTo, tolerance, mating }) =>
       mating
-        ? { go: tenth(cutTo + tolerance), noGo: tenth(cutTo - tolerance) }
+        ? { go: tenth(cutTo + tolerance), noGo: tenthBelow(cutTo - tolerance) }
         : { go: tenth(cutTo), noGo: null },
     )
     .sort((a, b) => a.go - b.go);

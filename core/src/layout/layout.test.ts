@@ -185,6 +185,14 @@ describe('gauges', () => {
       ),
     ));
 
+  it('that are cut for a size held to half a tenth lie beside it, never on it', () => {
+    for (const cutTo of [8, 12.3, 25]) {
+      const [pair] = missingSlots([{ ...mating(cutTo, 0.05), gauge: gaugeFor(mating(cutTo, 0.05), []) }]);
+      expect(pair?.go).toBeCloseTo(cutTo + 0.1);
+      expect(pair?.noGo).toBeCloseTo(cutTo - 0.1);
+    }
+  });
+
   it('of every fixed kind go before a calliper, each with its own words', () => {
     const wrench: Gauge = { id: 'w', name: '24 wrench', kind: 'open wrench', size: dim(24) };
     const pair: Gauge = { id: 'p', name: 'Pair 30', kind: 'go and no-go', size: dim(30.1), noGo: dim(29.8) };
