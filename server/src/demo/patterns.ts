@@ -164,7 +164,7 @@ export const demoPatterns: DemoPattern[] = [
     'cherry',
     9,
     [
-      { kind: 'cylinder', id: 'e1', name: 'cord end', length: dim(4) },
+      { kind: 'cylinder', id: 'e1', name: 'cord stub', length: dim(4) },
       { kind: 'taper', id: 'e2', name: 'stalk', length: dim(12), endDiameter: dim(12) },
       { kind: 'shoulder', id: 'e3', name: 'cap edge', endDiameter: dim(25) },
       { kind: 'bead', id: 'e4', name: 'cap', length: dim(9), crown: dim(29) },

@@ -93,7 +93,7 @@ export const ornamentForms = [
       return {
         start: size('top'),
         elements: [
-          { kind: 'cylinder', id: 'e1', name: 'cord end', length: dim(height * 0.08) },
+          { kind: 'cylinder', id: 'e1', name: 'cord stub', length: dim(height * 0.08) },
           { kind: 'v-groove', id: 'e2', name: 'ring', length: dim(2), depth: dim(0.8) },
           { kind: 'taper', id: 'e3', name: 'slope', length: dim(height * 0.5), endDiameter: size('belly') },
           {
@@ -177,7 +177,7 @@ export const ornamentForms = [
           {
             kind: 'oval',
             id: 'e1',
-            name: 'first end',
+            name: 'first knob',
             longAxis: dim(head.mm * 0.9),
             diameter: head,
             endDiameter: size('shaft'),
@@ -194,7 +194,7 @@ export const ornamentForms = [
           {
             kind: 'oval',
             id: 'e5',
-            name: 'other end',
+            name: 'other knob',
             longAxis: dim(head.mm * 0.9),
             diameter: head,
             endDiameter: dim(head.mm * 0.5),
@@ -237,7 +237,7 @@ export const ornamentForms = [
         {
           kind: 'arc',
           id: 'e3',
-          name: 'end',
+          name: 'butt',
           length: dim(size('handle').mm * 0.6),
           endDiameter: dim(size('handle').mm * 0.3),
           radius: dim(roundingRadius(size('handle').mm * 0.6, size('handle').mm * 0.35)),

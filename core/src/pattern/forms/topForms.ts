@@ -91,7 +91,7 @@ export const topForms = [
             name: 'Stem',
             start: dim(stem),
             elements: [
-              { kind: 'cylinder', id: 'e1', name: 'cord end', length: dim(reach - thick - below) },
+              { kind: 'cylinder', id: 'e1', name: 'cord stub', length: dim(reach - thick - below) },
               { kind: 'cylinder', id: 'e2', name: 'seat of the body', length: dim(thick) },
               { kind: 'taper', id: 'e3', name: 'tip cone', length: dim(below - 2), endDiameter: dim(4) },
               {
