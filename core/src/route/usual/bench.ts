@@ -200,6 +200,13 @@ export class Bench {
     return x1 - x0 > 1 ? { of: 'skin', id: skin.id, x0: middle - 0.2, x1: middle + 0.2 } : null;
   }
 
+  /** Whether an end is cut when its finish is on already: what was put on while it turned did not reach it. */
+  isCutFinished(end: PartEnd): boolean {
+    const { coats, bare, outline } = this.work;
+    const { element } = (end === 'reference' ? outline.spans[0] : outline.spans.at(-1)) ?? {};
+    return coats.some((c) => c.turning) && element !== undefined && !bare.has(element.id);
+  }
+
   /** Whether a square runs out at an end of the part. */
   staysSquare(end: PartEnd): boolean {
     const { squares = [], length } = this.work.outline;

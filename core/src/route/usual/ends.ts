@@ -76,7 +76,9 @@ export function sawNib(bench: Bench, end: PartEnd): void {
         }
       : {
           title: `Saw the nib of the ${end} end and pare it flush`,
-          words: ['Sand the end with the last grits, by hand.'],
+          words: [
+            `Sand the end with the last grits, by hand${bench.isCutFinished(end) && bench.tip(end).length === 0 ? ', then the finish on it' : ''}.`,
+          ],
           tool: 'fine saw',
         }),
     minutes: each(MINUTES.part),

@@ -294,6 +294,7 @@ export function tips(bench: Bench, end: PartEnd, by: 'turning' | 'hand'): void {
     profile: bench.told(segments),
     byHand: by === 'hand',
     title: by === 'hand' ? 'Round the tip with knife and paper' : 'Turn the tip',
+    words: by === 'hand' && bench.isCutFinished(end) ? ['Then the finish on it, by hand.'] : [],
     speed: by === 'hand' ? null : bench.speed('part off'),
     minutes: each(MINUTES.tip),
   });
