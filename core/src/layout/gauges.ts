@@ -17,8 +17,9 @@ interface Sized {
 /** How near a fixed gauge must be to serve for a cut that is seen, mm: a little over leaves room for sanding. */
 const GAUGE_UNDER = 0.05;
 const GAUGE_OVER = 0.3 + 1e-6;
-/** Slots are cut to tenths: so much a limit may be off, mm. */
+/** Slots are cut to tenths: so much a limit may be off, mm. What is held closer than a tenth no such pair tells. */
 const ROUNDED = 0.05 + 1e-6;
+const TOLD_BY_SLOTS = 0.1 - 1e-6;
 
 /**
  * Whether a fixed gauge tells that a cut is done. What meets something is held within its tolerance: a pair that goes
@@ -30,7 +31,8 @@ function serves({ kind, size, noGo }: Gauge, { cutTo, tolerance, mating }: Sized
   if (!mating) return over >= -GAUGE_UNDER && over <= GAUGE_OVER;
   if (kind !== 'go and no-go' || noGo === undefined) return Math.abs(over) <= Math.min(tolerance, GAUGE_OVER);
   const under = cutTo - noGo.mm;
-  const within = (off: number) => off >= -ROUNDED && off <= tolerance + ROUNDED;
+  const rounded = tolerance >= TOLD_BY_SLOTS ? ROUNDED : 0;
+  const within = (off: number) => off >= -rounded && off <= tolerance + rounded;
   return within(over) && within(under);
 }
 
@@ -67,17 +69,16 @@ export interface WantedSlot {
 
 /**
  * Slots that would have to be made, so that nothing need be set: one for each cut without a fixed gauge. A
- * mating diameter gets a go and a no-go slot at its two limits.
+ * mating diameter gets a go and a no-go slot at its two limits; one that is held closer is set by calliper.
  */
 export function missingSlots(sizing: readonly (Sized & { gauge: GaugeChoice })[]): WantedSlot[] {
   const tenth = (mm: number) => Math.round(mm * 10) / 10;
-  // half a tenth goes outwards: a no-go on the size itself would refuse what is right
-  const tenthBelow = (mm: number) => -tenth(-mm);
   const wanted = sizing
     .filter(({ gauge }) => gauge.gauge === null || gauge.gauge.kind === 'calliper')
+    .filter(({ mating, tolerance }) => !mating || tolerance >= TOLD_BY_SLOTS)
     .map(({ cutTo, tolerance, mating }) =>
       mating
-        ? { go: tenth(cutTo + tolerance), noGo: tenthBelow(cutTo - tolerance) }
+        ? { go: tenth(cutTo + tolerance), noGo: tenth(cutTo - tolerance) }
         : { go: tenth(cutTo), noGo: null },
     )
     .sort((a, b) => a.go - b.go);

@@ -152,7 +152,9 @@ describe('ways that only some parts ask for', () => {
     const { steps } = held(part({}), 'chuck').parts[0];
     const off = steps.find((s) => s.title === 'Part it off')!;
     expect(off.words.at(-2)).toBe('Slow, the other hand open under it; nothing wound round a finger.');
-    expect(off.words.at(-1)).toMatch(/^Pare its end flush by hand; or turn it round between cup 40/);
+    expect(off.words.at(-1)).toMatch(
+      /^Pare its end flush by hand, then the finish on it; or turn it round between cup 40/,
+    );
     const bare = plan(
       { ...body, parts: [part({})] },
       workshopFor(body),

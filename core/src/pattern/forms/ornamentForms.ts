@@ -1,5 +1,6 @@
 import { dim } from '../../measure/index.js';
 import type { CaptiveRing, Hollow } from '../pattern.js';
+import { tenonDiameter } from '../tenonFit.js';
 import { form, roundingRadius } from './form.js';
 
 /** Wall left beside the bowl of a scoop at its rim, mm. */
@@ -60,9 +61,9 @@ export const ornamentForms = [
       const reach = ballRadius + Math.sqrt(ballRadius ** 2 - (neck / 2) ** 2);
       const stem = height - height * 0.35 - reach;
       return {
-        start: size('peg'),
+        start: dim(tenonDiameter(size('peg').mm, 'glue')),
         elements: [
-          { kind: 'cylinder', id: 'e1', name: 'peg', length: size('pegLength') },
+          { kind: 'tenon', id: 'e1', name: 'peg', length: size('pegLength'), hole: size('peg'), fit: 'glue' },
           { kind: 'shoulder', id: 'e2', name: 'seat', endDiameter: dim(foot) },
           { kind: 'cylinder', id: 'e3', name: 'foot', length: dim(height * 0.05) },
           {
