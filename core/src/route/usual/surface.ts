@@ -135,7 +135,7 @@ export function coat(bench: Bench, turning: boolean): void {
       stretches: [...round, ...(turning ? [] : flats)],
       turning,
       ...waitOf(one, last),
-      title: byHand ? `${one.title}, its flats` : one.title,
+      title: byHand ? `Its flats: ${one.title}` : one.title,
       words: byHand
         ? [`By hand, along the grain: ${one.name}.`]
         : [
