@@ -152,6 +152,32 @@ describe('choices of the order', () => {
     ).toEqual(['The workshop has no drive centre.', 'The workshop has no live centre.']);
   });
 
+  it('a peg that a collet closes on is tried before it is held by it, any other where it is cut', () => {
+    const finial = from('finial');
+    const collet = { id: 'c', name: 'Collet', kind: 'collet' as const, diameter: 10, length: 30 };
+    finial.workshop.fixtures = [...(finial.workshop.fixtures ?? []), collet];
+    const tried = (mount: 'collet' | 'chuck') => {
+      finial.order.mount = mount;
+      expect(planOf(finial).parts[0].mount.kind).toBe(mount);
+      const ids = steps(finial);
+      expect(ids.filter((id) => id === 'try:e1')).toHaveLength(1);
+      return ids.slice(0, ids.indexOf('try:e1'));
+    };
+    expect(tried('collet')).toContain('shape:e1');
+    expect(tried('collet')).not.toContain('hold:collet:blank part1');
+    expect(tried('chuck')).toEqual(expect.arrayContaining(['hold:chuck:blank part1', 'shape:e1']));
+  });
+
+  it('a peg is as thick as goes into its hole with glue, and nothing is sanded or put on it', () => {
+    const finial = from('finial');
+    const [part] = planOf(finial).parts;
+    const peg = part.stations.find((s) => s.label.startsWith('peg'))!;
+    expect([peg.finished, peg.cutTo]).toEqual([9.9, 9.9]);
+    const treated = part.steps.flatMap((s) => s.operation?.effects.filter((e) => e.do === 'treat') ?? []);
+    expect(treated.length).toBeGreaterThan(0);
+    expect(treated.map((e) => e.treated.on.id)).not.toContain('shape:e1');
+  });
+
   it('the schools differ in speed and in set-ups, not in what is made', () => {
     const one = planOf(handle());
     const inputs = handle();

@@ -125,16 +125,16 @@ export const inCollet: WayOfHolding = (wish, workshop) => {
   return [{ mount, suits: 3.2 }];
 };
 
+/** Straight, and long enough for a collet to close on. */
+const isStraight = ({ element, x0, x1 }: MountWish['outline']['spans'][number]): boolean =>
+  (element.kind === 'cylinder' || element.kind === 'tenon') && x1 - x0 >= 8;
+
 function straightEnds({ outline }: MountWish): { end: 'reference' | 'far'; diameter: number }[] {
   const first = outline.spans[0];
   const last = outline.spans.at(-1);
   return [
-    ...(first?.element.kind === 'cylinder' && first.x1 - first.x0 >= 8
-      ? [{ end: 'reference' as const, diameter: first.startDiameter }]
-      : []),
-    ...(last?.element.kind === 'cylinder' && last.x1 - last.x0 >= 8
-      ? [{ end: 'far' as const, diameter: last.endDiameter }]
-      : []),
+    ...(first && isStraight(first) ? [{ end: 'reference' as const, diameter: first.endDiameter }] : []),
+    ...(last && isStraight(last) ? [{ end: 'far' as const, diameter: last.endDiameter }] : []),
   ];
 }
 

@@ -7,7 +7,7 @@ import { refuseHollow } from './hollows.js';
 import { betweenCentres, centre, fixtures, furtherAxis, holdIt, liveCentre } from './holds.js';
 import { each, MINUTES } from './minutes.js';
 import { NoWay } from './noWay.js';
-import { furtherAxes, rough, shapeOne, tips } from './shape.js';
+import { furtherAxes, rough, shapeOne, tryPeg, tips } from './shape.js';
 import { coat, surface } from './surface.js';
 import { turn } from './turn.js';
 
@@ -158,6 +158,7 @@ export function colletChain(bench: Bench): void {
   betweenCentres(bench, work.centres.drive);
   rough(bench, { pass: 'round' });
   shapeOne(bench, end.element.id);
+  tryPeg(bench, end.element.id);
   writer.takeOff(wood, 'Off the centres', 'centres', each(MINUTES.tail));
   ownHoldChain(bench, 'collet', 'In the collet by its own end', () => ({
     by: 'collet',

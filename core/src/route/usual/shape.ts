@@ -147,8 +147,11 @@ export function shape(bench: Bench): void {
   const places = sizingPlaces(work).filter((place) => clearOfRings(bench, place));
   const seats = work.fits.filter((f) => f.when === 'after the tenon' && f.end === lie.tail);
   work.cuts.forEach((cut, i) => {
-    if (!bench.isShaped(cut.elementId)) sizeAndShape(bench, cut.elementId, places);
-    tryPeg(bench, cut.elementId);
+    // what is shaped by now holds the piece: it was tried when it was
+    if (!bench.isShaped(cut.elementId)) {
+      sizeAndShape(bench, cut.elementId, places);
+      tryPeg(bench, cut.elementId);
+    }
     const open = work.cuts.slice(i + 1);
     for (const seat of seats.filter((f) => f.covers > 0)) {
       const covered = (x0: number, x1: number) =>
@@ -245,7 +248,7 @@ function besideWords(i: number, of: number): string {
 }
 
 /** A peg goes home in its hole before anything else depends on it; what hides its end is no hindrance to an open block. */
-function tryPeg(bench: Bench, elementId: string): void {
+export function tryPeg(bench: Bench, elementId: string): void {
   const { work, wood, writer } = bench;
   const span = work.outline.spans.find((s) => s.element.id === elementId);
   if (span?.element.kind !== 'tenon') return;
