@@ -1,4 +1,4 @@
-import { formatLength, minutesInWords, speak, type Units } from '../measure/index.js';
+import { asTolerance, formatLength, minutesInWords, speak, type Units } from '../measure/index.js';
 import type { Step } from '../route/index.js';
 import { belowCorner } from '../stock/index.js';
 import { chosenSchedule, thingsNeeded, type PartPlan, type Plan } from '../plan/index.js';
@@ -101,7 +101,7 @@ function partLines(part: PartPlan, units: Units, several: boolean): Line[] {
     ...part.layout.sizing.map((s) =>
       body(
         `${s.label}, ${mm(s.x)} from the reference end`,
-        `cut ${mm(s.cutTo)}, finished ${mm(s.finished)} ± ${mm(s.tolerance)}`,
+        `cut ${mm(s.cutTo)}, finished ${mm(s.finished)} ± ${speak(asTolerance(s.tolerance), units)}`,
       ),
     ),
     head(several ? `Steps of one ${part.name.toLowerCase()}` : 'Steps of one piece'),

@@ -1,4 +1,4 @@
-import { len, type Finding } from '../measure/index.js';
+import { asTolerance, len, type Finding } from '../measure/index.js';
 import { radiusAt, type FittedHardware, type Outline, type Part } from '../pattern/index.js';
 import type { MatingFace } from './kitNeeds.js';
 
@@ -25,7 +25,7 @@ export function matingFindings(
       partId: part.id,
       x: at,
       what: `The ${mating.label} is ${len(Math.abs(off))} ${off > 0 ? 'too thick' : 'too thin'}: ${len(diameter)} on ${len(mating.diameter)}.`,
-      why: `Hardware shows every step; a mating diameter is kept to ${len(mating.tolerance)}.`,
+      why: `Hardware shows every step; a mating diameter is kept to ${asTolerance(mating.tolerance)}.`,
       remedy: `Set the diameter at this end to ${len(mating.diameter)}, or choose hardware of ${len(diameter)}.`,
     });
   const span = fitted.end === 'reference' ? outline.spans[0] : outline.spans.at(-1);

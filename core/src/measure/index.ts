@@ -3,7 +3,7 @@ export { type Correction, dim, type Dimension, MM_PER_INCH, type Units, UNITS } 
 export { type ParsedLength, parseLength } from './parseLength.js';
 export { editText, formatFine, formatLength, lengthParts, withoutShade } from './formatLength.js';
 export { checkPlausible, type LikelyReading, type MustFit } from './plausible.js';
-export { capitalised, fine, len, sentenceParts, speak } from './sentence.js';
+export { capitalised, fine, len, sentenceParts, speak, asTolerance } from './sentence.js';
 export type { Figure, FigureUnit, Working } from './figure.js';
 export { bySeverity, STAGES, type Finding, type Severity, type Stage } from './finding.js';
 export {

@@ -10,6 +10,7 @@ import {
   waitInWords,
   parseLength,
   sentenceParts,
+  asTolerance,
   speak,
 } from './index.js';
 import { toInchFraction } from './formatLength.js';
@@ -150,6 +151,16 @@ describe('checkPlausible', () => {
 });
 
 describe('sentences', () => {
+  it('say a tolerance as closely as it is, and no closer', () => {
+    expect([0.5, 0.1, 0.05, 0.025].map((mm) => speak(asTolerance(mm), 'mm'))).toEqual([
+      '0.5 mm',
+      '0.1 mm',
+      '0.05 mm',
+      '0.03 mm',
+    ]);
+    expect(speak(asTolerance(0.05), 'inch')).toBe('0.002"');
+  });
+
   it('are read out in every unit', () => {
     const sentence = `Part down to ${len(15.875)} here`;
     expect(speak(sentence, 'mm')).toBe('Part down to 15.9 mm here');

@@ -9,6 +9,9 @@ import { formatFine, formatLength } from './formatLength.js';
  */
 export const len = (mm: number): string => `⟦${String(Number(mm.toFixed(4)))}⟧`;
 export const fine = (mm: number): string => `⟦~${String(Number(mm.toFixed(4)))}⟧`;
+/** A tolerance, mm: to a tenth where it is tenths, else finely, for half of one must not read as a whole. */
+export const asTolerance = (mm: number): string =>
+  Math.abs(mm * 10 - Math.round(mm * 10)) < 1e-6 ? len(mm) : fine(mm);
 
 const MARK = /⟦(~?)(-?[\d.]+(?:e-?\d+)?)⟧/g;
 

@@ -1,4 +1,5 @@
 import {
+  asTolerance,
   capitalised,
   minutesInWords,
   type PartPlan,
@@ -167,8 +168,9 @@ function Meets({ hardware: { kit, needs, fitted } }: { hardware: PlannedHardware
       <p>
         {needs.mating ? (
           <>
-            Meets the wood at <Length mm={needs.mating.diameter} /> ± <Length mm={needs.mating.tolerance} />:{' '}
-            {needs.mating.label}. <Say text={needs.mating.transfer} />
+            Meets the wood at <Length mm={needs.mating.diameter} /> ±{' '}
+            <Say text={asTolerance(needs.mating.tolerance)} />: {needs.mating.label}.{' '}
+            <Say text={needs.mating.transfer} />
           </>
         ) : (
           `Goes in at the ${fitted.end} end; nothing of it meets the outside.`

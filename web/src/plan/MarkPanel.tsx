@@ -1,4 +1,5 @@
 import {
+  asTolerance,
   formatLength,
   withoutShade,
   threeUnits,
@@ -81,7 +82,7 @@ export function MarkPanel({ part, inputs, choose, batchId }: MarkPanelProps) {
                 <Length mm={cut.finished} />
               </td>
               <td className="number">
-                <Length mm={cut.tolerance} />
+                <Say text={asTolerance(cut.tolerance)} />
               </td>
               <td>
                 <Say text={cut.gauge.words} />

@@ -38,7 +38,14 @@ describe('what lacks for a way of holding', () => {
   const lacking = planned(bare, 'mandrel');
   const findingOf = (of: Plan, begins: string) => of.findings.find((f) => f.id.startsWith(begins))!;
   const finding = (begins: string) => findingOf(lacking, begins);
-  const done = (begins: string, { owned = bare, of = lacking, scopes = ['order'] } = {}) =>
+  const done = (
+    begins: string,
+    {
+      owned = bare,
+      of = lacking,
+      scopes = ['order'],
+    }: { owned?: Workshop; of?: Plan; scopes?: string[] } = {},
+  ) =>
     over(
       owned,
       <DecidingContext value={{ part: of.parts[0], scopes } as never}>

@@ -1,4 +1,12 @@
-import { formatFine, formatLength, MM_PER_INCH, type InspectedPiece, type StationSpread } from '@compas/core';
+import {
+  formatFine,
+  formatLength,
+  MM_PER_INCH,
+  speak,
+  asTolerance,
+  type InspectedPiece,
+  type StationSpread,
+} from '@compas/core';
 import { useMemo } from 'react';
 import { Chart } from '../ui/Chart.js';
 import { useUnits } from '../ui/units.js';
@@ -22,7 +30,7 @@ export default function StationChart({
       <figcaption>
         <b>{station.label}</b>{' '}
         <span className="soft">
-          {formatLength(station.finished, units)} ± {formatLength(station.tolerance, units)}
+          {formatLength(station.finished, units)} ± {speak(asTolerance(station.tolerance), units)}
           {trend.drifts
             ? `, drifts ${formatFine(trend.slope, units)} a piece`
             : trend.told

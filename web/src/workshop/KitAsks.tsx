@@ -1,4 +1,5 @@
 import {
+  asTolerance,
   kitNeeds,
   kitProblems,
   kitWays,
@@ -82,7 +83,7 @@ export function KitAsks({ kit, workshop }: { kit: Kit; workshop: Workshop }) {
         {needs.mating && (
           <li>
             {needs.mating.label}: <Length mm={needs.mating.diameter} /> ±{' '}
-            <Length mm={needs.mating.tolerance} />. <Say text={needs.mating.transfer} />
+            <Say text={asTolerance(needs.mating.tolerance)} />. <Say text={needs.mating.transfer} />
           </li>
         )}
         {needs.mandrelThread !== undefined && (
