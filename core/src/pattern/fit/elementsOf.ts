@@ -12,7 +12,7 @@ const ALIKE = 0.03;
 const SURELY = 3.5;
 
 /** Ends of a ridge or a hollow may differ by this share of its height and still be meant alike. */
-const HEIGHT_SHARE = 0.2;
+const HEIGHT_SHARE = 0.5;
 /** Steeper than this an end is not known by its place any more. */
 const STEEPEST = 4;
 /** One that overhangs its ends by no more than this is a half circle measured at its foot. */
@@ -77,24 +77,35 @@ export function unlevelled(
   drawn: readonly Piece[],
   laid: readonly Piece[],
 ): Piece[] {
-  const [own, now] = [lineOf(found), lineOf(laid)];
-  const spacing = (points.at(-1)?.x ?? 0) / Math.max(1, points.length - 1);
-  const felt = FELT + spacing / 4;
   return drawn.map((piece) => {
     const before = found.find((p) => p.x0 === piece.x0);
     if (piece.kind !== 'arc' || !piece.level || !before) return piece;
-    const over = points.filter(({ x }) => x >= piece.x0 && x <= piece.x1);
-    const more = over.reduce((sum, { x, r }) => {
-      const slope = (now(x + HAIR) - now(x)) / HAIR;
-      return sum + ((r - now(x)) ** 2 - (r - own(x)) ** 2) / (1 + slope * slope);
-    }, 0);
-    const moved = more > felt * felt * over.length;
-    return moved ? { ...piece, level: false, r0: before.r0, r1: before.r1 } : piece;
+    return isMoved(points, piece, found, laid)
+      ? { ...piece, level: false, r0: before.r0, r1: before.r1 }
+      : piece;
   });
 }
 
 const FELT = 0.05;
 const HAIR = 0.01;
+
+/** Whether pieces that are laid otherwise leave the points of a stretch by more than can be felt, and than the places are known to. */
+export function isMoved(
+  points: readonly Point[],
+  { x0, x1 }: { x0: number; x1: number },
+  found: readonly Piece[],
+  laid: readonly Piece[],
+): boolean {
+  const [own, now] = [lineOf(found), lineOf(laid)];
+  const spacing = (points.at(-1)?.x ?? 0) / Math.max(1, points.length - 1);
+  const felt = FELT + spacing / 4;
+  const over = points.filter(({ x }) => x >= x0 && x <= x1);
+  const more = over.reduce((sum, { x, r }) => {
+    const slope = (now(x + HAIR) - now(x)) / HAIR;
+    return sum + ((r - now(x)) ** 2 - (r - own(x)) ** 2) / (1 + slope * slope);
+  }, 0);
+  return more > felt * felt * over.length;
+}
 
 function levelled(piece: Piece, alike: number): Piece {
   const { x0, x1, r0, r1, sagitta } = piece;

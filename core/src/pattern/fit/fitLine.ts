@@ -1,9 +1,9 @@
 import { cutCosts, stretchesOf, type Stretch } from './breaks.js';
-import { meant, unlevelled, type Measure } from './elementsOf.js';
+import { isMoved, meant, unlevelled, type Measure } from './elementsOf.js';
 import { drawnStretches, rungsOf } from './ladder.js';
 import type { Point } from './moments.js';
 import type { Outlier } from './noise.js';
-import { piecesOf, type Piece } from './piece.js';
+import { mayBeASide, piecesOf, type Piece } from './piece.js';
 import { withoutSlips } from './slips.js';
 import { laidTogether } from './together.js';
 
@@ -73,9 +73,23 @@ export const measureOf = (points: readonly Point[], noise: number): Measure => (
   noise,
 });
 
-/** Pieces laid through the points together, once as they were found and once as they are meant. */
+/** Pieces through the points, without the steps that are none: each is let go that the points do not ask for. */
 function laidOver(points: readonly Point[], stretches: readonly Stretch[], noise: number): Piece[] {
-  const found = laidTogether(points, piecesOf(points, stretches, noise), noise);
+  let found = laidTogether(points, piecesOf(points, stretches, noise), noise);
+  const { spacing } = measureOf(points, noise);
+  for (let i = 1; i < found.length; i++) {
+    const [before, piece] = [found[i - 1], found[i]];
+    if (!before || !piece || !mayBeASide(before, piece, noise, spacing)) continue;
+    const r = (before.r1 + piece.r0) / 2;
+    const joined = found.with(i - 1, { ...before, r1: r }).with(i, { ...piece, r0: r, step: false });
+    const laid = laidTogether(points, joined, noise);
+    if (!isMoved(points, { x0: before.x0, x1: piece.x1 }, found, laid)) found = laid;
+  }
+  return laidAsMeant(points, found, noise);
+}
+
+/** Pieces laid as they were found, and then as they are meant. */
+function laidAsMeant(points: readonly Point[], found: readonly Piece[], noise: number): Piece[] {
   const drawn = meant(found, measureOf(points, noise));
   const laid = laidTogether(points, drawn, noise);
   const kept = unlevelled(points, found, drawn, laid);

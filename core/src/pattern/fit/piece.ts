@@ -81,6 +81,15 @@ function stepFrom(points: readonly Point[], a: Stretch, b: Stretch, noise: numbe
   return max(0.15, 5 * noise) + (min(STEEPEST, steep) * (next - last)) / 2;
 }
 
+/** Whether what stands between two pieces may be the side of an arc, cut a place too soon or too late, instead of a step. */
+export function mayBeASide(before: Piece, piece: Piece, noise: number, spacing: number): boolean {
+  if (!piece.step || (before.kind !== 'arc' && piece.kind !== 'arc')) return false;
+  const hair = spacing / 4;
+  const [a, b] = [radiusAlong(before), radiusAlong(piece)];
+  const steep = max(abs(a(before.x1) - a(before.x1 - hair)), abs(b(piece.x0 + hair) - b(piece.x0))) / hair;
+  return abs(piece.r0 - before.r1) < max(0.15, 5 * noise) + min(STEEPEST, steep) * spacing;
+}
+
 /**
  * Where two neighbouring curves meet: their crossing nearest the cut between them, unless points between
  * both would then lie on a curve that they are not on; else the cut itself.
