@@ -44,6 +44,7 @@ const piecesMade = (lots: readonly Lot[], partId: string): number =>
 function Kept({ batch }: { batch: BatchDetail }) {
   const stage = stageOf(useParams().stage, 'stock');
   const [replanning, setReplanning] = useState(false);
+  const [figure, openFigure] = useState<string | null>(null);
   // what is decided otherwise and not kept yet: the plan that would come of it is shown
   const [wanted, setWanted] = useState<PlanOrder | null>(null);
   const inputs = useMemo(
@@ -84,7 +85,15 @@ function Kept({ batch }: { batch: BatchDetail }) {
             </span>
           </>
         }
-        strip={<StageStrip plan={plan} stage={stage} workshop={inputs.workshop} pattern={inputs.pattern} />}
+        strip={
+          <StageStrip
+            plan={plan}
+            stage={stage}
+            workshop={inputs.workshop}
+            pattern={inputs.pattern}
+            onFigure={openFigure}
+          />
+        }
         band={
           <>
             <div className="work-under">
@@ -115,7 +124,8 @@ function Kept({ batch }: { batch: BatchDetail }) {
         aside={asideOf({
           stage,
           findings: plan.findings,
-          figures: plan.figures[stage] ?? [],
+          figures: plan.figures,
+          opened: figure,
           patternId: batch.patternId,
         })}
       >
