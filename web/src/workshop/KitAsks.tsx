@@ -1,5 +1,6 @@
 import {
   asTolerance,
+  bitWords,
   kitNeeds,
   kitProblems,
   kitWays,
@@ -61,6 +62,7 @@ export function KitAsks({ kit, workshop }: { kit: Kit; workshop: Workshop }) {
         {needs.holes.map(({ hole, range }) => {
           const depth = hole.through ? 0 : (hole.steps[0]?.depth.mm ?? 0);
           const { bit, instead, consequence } = pickBit(bits, range, depth);
+          const taken = bit ?? instead;
           return (
             <li key={hole.id}>
               {hole.name}: <Length mm={range.best} /> (<Length mm={range.least} bare /> to{' '}
@@ -72,8 +74,8 @@ export function KitAsks({ kit, workshop }: { kit: Kit; workshop: Workshop }) {
                   , <Length mm={depth} /> deep
                 </>
               )}
-              . {bit ? `✔ ${bit.kind} ` : instead ? '▲ nearest: ' : '■ no bit. '}
-              {(bit ?? instead) && <Length mm={(bit ?? instead)?.diameter.mm ?? 0} />}{' '}
+              . {bit ? '✔' : instead ? '▲ nearest:' : '■ no bit.'}{' '}
+              {taken && <Say text={`${bitWords(taken)}${consequence === '' ? '' : ':'}`} />}{' '}
               <span className="soft">
                 <Say text={consequence} />
               </span>

@@ -48,6 +48,25 @@ describe('a kit', () => {
     );
   });
 
+  it('names the bit it is drilled with by what is stamped on it, whatever units are read', () => {
+    answering({});
+    const stamped = {
+      id: 'b',
+      kind: 'brad point' as const,
+      diameter: { mm: 6.746875, typed: '17/64' },
+      length: 200,
+    };
+    shownInApp(
+      <KitForm
+        held={held}
+        first={kit}
+        workshop={{ ...exampleWorkshop(), bits: [stamped] }}
+        onDone={() => undefined}
+      />,
+    );
+    expect(document.querySelector('.kit-asks')?.textContent).toMatch(/(✔|nearest:) brad point 17\/64″: 6\.7/);
+  });
+
   it('that somebody counted too is asked about by the name of the field, and both counts', async () => {
     const version = 4;
     const theirs = { ...kit, onHand: 7 };
