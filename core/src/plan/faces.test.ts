@@ -89,6 +89,17 @@ it.each([
   ]);
 });
 
+it('flats are kept off in sanding, and said so; nothing is said of what meets nothing', () => {
+  const words = (id: string) =>
+    stepsFor(id)
+      .find((s) => s.id.startsWith('sanded:'))!
+      .words.join(' ');
+  expect(words('leg')).toContain('Keep off the flats: they stay as the plane left them.');
+  expect(words('leg')).not.toContain('meets something else');
+  expect(words('finial')).toContain('Keep off what meets something else.');
+  expect(words('light-pull')).not.toContain('Keep off');
+});
+
 it('what has no flats has no step for them, and its words speak of none', () => {
   const coats = stepsFor('finial').filter((s) => s.id.startsWith('coated:'));
   expect(coats.map((s) => s.id)).toEqual(['coated:all:1']);

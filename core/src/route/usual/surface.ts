@@ -1,4 +1,4 @@
-import type { DecorationKind } from '../../pattern/index.js';
+import { facesLeft, type DecorationKind } from '../../pattern/index.js';
 import { MADE_AS, type SurfaceRef } from '../shop.js';
 import type { Bench } from './bench.js';
 import { each, MINUTES } from './minutes.js';
@@ -32,6 +32,18 @@ function shaped(bench: Bench, ids: readonly string[]): Surface[] {
     .map(({ id }) => ({ of: 'skin' as const, id }));
 }
 
+/** What is not sanded, in words: faces that meet something, and flats that nothing comes after. */
+function keptOff({ work: { bare, outline } }: Bench): string[] {
+  const squares = new Set(outline.squares?.map((s) => s.elementId));
+  const left = facesLeft(outline);
+  return [
+    ...([...bare].some((id) => !squares.has(id)) ? ['Keep off what meets something else.'] : []),
+    ...(left
+      ? [`Keep off the flats: they stay as the ${left === 'planed' ? 'plane' : 'saw'} left them.`]
+      : []),
+  ];
+}
+
 /** Each grit over all that is sanded, before the next. */
 function sand(bench: Bench): void {
   const { work, wood, writer } = bench;
@@ -51,7 +63,7 @@ function sand(bench: Bench): void {
         ...(i === 0
           ? ['The same time with each grit, then stop and go along the grain. Little on crisp details.']
           : []),
-        ...(i === 0 && work.bare.size > 0 ? ['Keep off what meets something else.'] : []),
+        ...(i === 0 ? keptOff(bench) : []),
         ...(i === 0 && work.part.rings?.length ? ['Rings taped aside, then on the other side.'] : []),
       ],
       speed: bench.speed('sand'),
