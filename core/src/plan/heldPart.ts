@@ -1,13 +1,14 @@
 import type { Figure } from '../measure/index.js';
 import { centringOf, proposeMounts, type Mount, type StockForm } from '../mounting/index.js';
-import type { Outline } from '../pattern/index.js';
-import { blankFor, type Blank } from '../stock/index.js';
+import { facesLeft, type Outline } from '../pattern/index.js';
+import { blankFor, type Blank, type BlankWish } from '../stock/index.js';
 import { aloneInBlank } from './aloneInBlank.js';
 import type { StandingShaft } from '../mounting/index.js';
 import { withOwnWaste } from './decisions.js';
 import type { DrawnPart } from './drawnPart.js';
 import type { PlanInputs } from './inputs.js';
 import type { OwnWays } from './ownWays.js';
+import { squareSide } from './truedAcross.js';
 
 /** What follows from holding it: the ways, the one taken, and the blank that leaves room for it. */
 export interface HeldPart {
@@ -64,7 +65,13 @@ export function heldPart(
 const centringError = (form: StockForm = 'square', usual: number): number =>
   form === 'square' ? usual : Math.max(usual, centringOf(form, 0).error);
 
-/** The largest square that stays in the piece, when there is one; only the rest is turned from round. */
-function squareLeft({ squares = [] }: Outline): { squareLeft?: number } {
-  return squares.length === 0 ? {} : { squareLeft: Math.max(...squares.map((s) => s.side)) };
+/** What planing takes off a blank that was sawn for it, of both faces together, mm; bench practice, typical. */
+const PLANED_OFF = 1;
+
+/** The largest square that stays in the piece, when there is one, and what is planed off on the way to it. */
+function squareLeft(outline: Outline): Pick<BlankWish, 'squareLeft'> {
+  const side = squareSide(outline);
+  return side === undefined
+    ? {}
+    : { squareLeft: { side, planing: facesLeft(outline) === 'planed' ? PLANED_OFF : 0 } };
 }

@@ -27,6 +27,7 @@ export {
 export { type NeededThing, thingsNeeded } from './thingsNeeded.js';
 export { dryingWood } from './wood.js';
 export { clipsCorners } from './clipsCorners.js';
+export { truedAcross } from './truedAcross.js';
 export { type FollowedWay, type ScopedWay, WAY_SCOPES, type WayScope } from './ownWays.js';
 export { usualChoices, type UsualChoices } from './usualChoices.js';
 export { decisionWords, hasUsual } from './homeless.js';

@@ -1,4 +1,4 @@
-import type { Finding } from '../measure/index.js';
+import { len, type Finding } from '../measure/index.js';
 import type { Material } from '../material/index.js';
 import { deepest, matingFindings } from '../hardware/index.js';
 import { heldHow, type Mount } from '../mounting/index.js';
@@ -12,6 +12,7 @@ import { lengthFindings } from '../stock/index.js';
 import type { SpeedChoice } from '../turning/index.js';
 import type { PlanInputs } from './inputs.js';
 import type { PartDraft } from './partPlan.js';
+import { squareSide } from './truedAcross.js';
 
 /**
  * Judgements that no room can make alone: whether what was asked for and what was planned go together.
@@ -28,6 +29,7 @@ export function partFindings(part: Part, inputs: PlanInputs, draft: PartDraft): 
       h?.needs.mating ? matingFindings(part, outline, h.fitted, h.needs.mating) : [],
     ),
     ...perBlankFindings(part, order.perBlank, draft),
+    ...besideSquare(part, draft, inputs.workshop.allowances.centring),
     ...mountChoiceFindings(part, inputs, mount),
     ...drilledEndFindings(part, outline, holes, mount),
     ...speedFindings(part, draft.speeds),
@@ -96,6 +98,23 @@ function perBlankFindings(part: Part, wished: number, draft: PartDraft): Finding
       why,
       remedy:
         'Nothing to do; pieces without holes, hardware and further axes come several from one blank, between centres or in a chuck.',
+    },
+  ];
+}
+
+/** What is turned beside a square comes out of that square: it must lie in it wherever its centre is. */
+function besideSquare(part: Part, { outline, largestDiameter }: PartDraft, centring: number): Finding[] {
+  const side = squareSide(outline);
+  if (side === undefined || largestDiameter + 2 * centring <= side + 1e-6) return [];
+  return [
+    {
+      id: `stock.square.${part.id}`,
+      severity: 'warn',
+      stage: 'stock',
+      partId: part.id,
+      what: `${len(largestDiameter)} is turned beside a square of ${len(side)}.`,
+      why: `Its centre lies right to ${len(centring)}: on one side a flat can stay.`,
+      remedy: `Turn it to ${len(Math.max(0, side - 2 * centring))} at most, or leave a larger square.`,
     },
   ];
 }

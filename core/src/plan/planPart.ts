@@ -26,6 +26,7 @@ import { madePart } from './madePart.js';
 import { seatsOf } from './seats.js';
 import { stageSpeeds } from './stageSpeeds.js';
 import { takenFindings } from './takenHoles.js';
+import { truedAcross } from './truedAcross.js';
 
 /**
  * Plans one part: each room in its turn, everything from the inputs.
@@ -98,7 +99,7 @@ export function planPart(whole: Part, inputs: PlanInputs, mate: Mate | null = nu
     mounts: held.mounts,
     mount: held.mount,
     blank: held.blank,
-    centring: centringOf(order.stockForm ?? 'square', held.blank.section),
+    centring: centringOf(order.stockForm ?? 'square', truedAcross(outline, held.blank)),
     drilling: drill.operations,
     crossDrilling: cross.operations,
     layout,

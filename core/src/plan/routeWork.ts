@@ -12,6 +12,7 @@ import { shaftIn, type Mate } from './onShaft.js';
 import { OwnWays } from './ownWays.js';
 import type { PartDraft, PlannedHardware } from './partPlan.js';
 import { seatsOf } from './seats.js';
+import { truedAcross } from './truedAcross.js';
 
 /** What the usual route of a part is made from, out of what its rooms have worked out. */
 export function routeWork(
@@ -33,10 +34,10 @@ export function routeWork(
     outline,
     stock: {
       kind: inputs.order.stockForm ?? 'square',
-      // a square that is left has the size its faces are planed to
-      across: Math.max(0, ...(outline.squares ?? []).map((s) => s.side)) || blank.section,
+      across: truedAcross(outline, blank),
       length: blank.length,
     },
+    sawn: blank.section,
     mount,
     perBlank: blank.perBlank,
     gap: inputs.workshop.allowances.parting,

@@ -12,8 +12,8 @@ export interface BlankWish {
   /** pieces made end to end from one blank */
   perBlank: number;
   pieces: number;
-  /** side of a square that stays in the piece: the blank is planed to it, not turned from more */
-  squareLeft?: number;
+  /** side of a square that stays in the piece, and what is planed off on the way to it: nothing is turned from more */
+  squareLeft?: { side: number; planing: number };
   /** what it is made of, where that has no corners */
   stock?: CornerlessStock;
 }
@@ -56,12 +56,15 @@ export const belowCorner = ({ flat }: Octagon): number => flat / 2;
 /**
  * Blank for a part: S ≥ D + skim + 2e with skim on the diameter and centring error e; length =
  * finished lengths + waste at both ends + a parting between (and after the last) piece. Both are
- * rounded up to a whole millimetre, since nobody saws finer.
+ * rounded up to a whole millimetre, since nobody saws finer. Where a square stays in the piece S is its side and
+ * what is planed off it.
  */
 export function blankFor(wish: BlankWish, allowances: Allowances): { blank: Blank; figures: Figure[] } {
   const { skim, centring, parting } = allowances;
-  const turnedFrom = Math.ceil(wish.largestDiameter + skim + 2 * centring - 1e-9);
-  const section = wish.squareLeft === undefined ? turnedFrom : Math.max(wish.squareLeft, turnedFrom);
+  const left = wish.squareLeft;
+  const section = left
+    ? left.side + left.planing
+    : Math.ceil(wish.largestDiameter + skim + 2 * centring - 1e-9);
   const bare = wish.perBlank * (wish.finishedLength + parting) + wish.wasteDrive + wish.wasteTail;
   const length = Math.ceil(bare - 1e-9);
   const count = Math.ceil(wish.pieces / wish.perBlank);
@@ -98,12 +101,15 @@ function figuresOf(wish: BlankWish, allowances: Allowances, blank: Blank): Figur
         rule:
           wish.squareLeft === undefined
             ? 'Largest diameter + skim + twice the centring error, rounded up to a whole millimetre.'
-            : 'The square that stays in the piece, or what its round parts are turned from if that is more.',
+            : 'The square that stays in the piece, and what is planed off its faces.',
         source: habit,
         inputs: [
           ...(wish.squareLeft === undefined
             ? []
-            : [{ label: 'square left in the piece', value: wish.squareLeft, unit: 'mm' as const }]),
+            : [
+                { label: 'square left in the piece', value: wish.squareLeft.side, unit: 'mm' as const },
+                { label: 'planed off both faces', value: wish.squareLeft.planing, unit: 'mm' as const },
+              ]),
           { label: 'largest diameter', value: wish.largestDiameter, unit: 'mm' },
           { label: 'skim on the diameter', value: allowances.skim, unit: 'mm' },
           { label: 'centring error', value: allowances.centring, unit: 'mm' },

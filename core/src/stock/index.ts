@@ -1,4 +1,4 @@
-export { belowCorner, type Blank, blankFor, lengthFindings } from './blank.js';
+export { belowCorner, type Blank, blankFor, type BlankWish, lengthFindings } from './blank.js';
 export { isBlankOf } from './blankOf.js';
 export {
   BLANK_FORMS,

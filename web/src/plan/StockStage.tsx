@@ -2,6 +2,7 @@ import {
   belowCorner,
   isBlankOf,
   thingsNeeded,
+  truedAcross,
   type Blank,
   type NeededThing,
   type PartPlan,
@@ -29,6 +30,7 @@ export function StockStage({ plan, inputs, batchId }: StockStageProps) {
   const [part] = plan.parts;
   const { blank } = part;
   const form = part.centring?.form ?? 'square';
+  const trued = truedAcross(part.outline, blank);
   return (
     <div className="column">
       <h2>
@@ -40,19 +42,29 @@ export function StockStage({ plan, inputs, batchId }: StockStageProps) {
         <BlanksOnShelf batchId={batchId} part={part} several={plan.parts.length > 1} />
       )}
       <div className="row at-top gap-wide">
-        {form === 'square' && <EndOfBlank blank={blank} diameter={part.largestDiameter} />}
+        {form === 'square' && (
+          <EndOfBlank blank={blank} diameter={part.largestDiameter} clips={!part.outline.squares} />
+        )}
         <div className="beside">
           {form === 'square' ? (
             <>
               <p>
-                Set the marking gauge to <Length mm={blank.section / 2} /> and draw from all four sides: the
-                centre lies in the small square.
+                {trued < blank.section && (
+                  <>
+                    Plane all four faces to <Length mm={trued} />: where it stays square they are what is
+                    seen.{' '}
+                  </>
+                )}
+                Set the marking gauge to <Length mm={trued / 2} /> and draw from all four sides: the centre
+                lies in the small square.
               </p>
-              <p>
-                For an octagon lay it corner up in a V cradle and saw{' '}
-                <Length mm={belowCorner(blank.octagon)} /> below the corner, on all four: the flats are then{' '}
-                <Length mm={blank.octagon.flat} /> wide.
-              </p>
+              {!part.outline.squares && (
+                <p>
+                  For an octagon lay it corner up in a V cradle and saw{' '}
+                  <Length mm={belowCorner(blank.octagon)} /> below the corner, on all four: the flats are then{' '}
+                  <Length mm={blank.octagon.flat} /> wide.
+                </p>
+              )}
             </>
           ) : (
             part.centring?.words.map((words) => (
@@ -148,8 +160,8 @@ async function takeAll(held: readonly HeldStock[]): Promise<void> {
     if (amount > 0) await moveStock({ id: item.id, kind: 'used', amount, note: 'to the lathe' });
 }
 
-/** End of the blank: the square, the octagon in it, the round that comes out of it. */
-function EndOfBlank({ blank, diameter }: { blank: Blank; diameter: number }) {
+/** End of the blank: the square, the octagon in it where corners may be clipped, the round that comes out of it. */
+function EndOfBlank({ blank, diameter, clips }: { blank: Blank; diameter: number; clips: boolean }) {
   const size = 220;
   const scale = (size - 20) / blank.section;
   const side = blank.section * scale;
@@ -167,14 +179,21 @@ function EndOfBlank({ blank, diameter }: { blank: Blank; diameter: number }) {
     [o, o + clip],
   ];
   return (
-    <svg width={size} height={size} role="img" aria-label="End of the blank with octagon and finished round">
+    <svg
+      width={size}
+      height={size}
+      role="img"
+      aria-label={`End of the blank with ${clips ? 'octagon and ' : ''}finished round`}
+    >
       <rect x={o} y={o} width={side} height={side} fill="#e9dcc0" stroke="#6b6252" />
-      <polygon
-        points={octagon.map((p) => p.join()).join(' ')}
-        fill="none"
-        stroke="#17695c"
-        strokeWidth={1.6}
-      />
+      {clips && (
+        <polygon
+          points={octagon.map((p) => p.join()).join(' ')}
+          fill="none"
+          stroke="#17695c"
+          strokeWidth={1.6}
+        />
+      )}
       <circle
         cx={o + side / 2}
         cy={o + side / 2}

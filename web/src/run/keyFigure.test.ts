@@ -1,4 +1,4 @@
-import { plan, type Step } from '@compas/core';
+import { plan, STARTING_FORMS, type Step } from '@compas/core';
 import { exampleInputs } from '../../../core/src/plan/exampleShop.js';
 import { keyFigure } from './keyFigure.js';
 
@@ -30,6 +30,20 @@ describe('the one number of a step', () => {
     expect(of('sanded:')).toEqual({ label: 'grit', text: 'P150' });
     expect(of('hold:mandrel')).toEqual({ label: 'at the drive', text: 'M8 stopper mandrel' });
     expect(of('hold:tail away')).toEqual({ label: 'tailstock', text: 'away' });
+  });
+
+  it('of a blank whose square stays is what it is sawn to, and its centre that of the planed square', () => {
+    const leg = STARTING_FORMS.find((f) => f.id === 'leg')!.body({}, 'beech');
+    const [own] = plan({ ...leg, hardware: [] }, workshop, stock, order, schools).parts;
+    const of = (id: string) =>
+      keyFigure(
+        own.steps.find((s) => s.id.startsWith(id))!,
+        own,
+        undefined,
+      );
+    const side = own.outline.squares![0]!.side;
+    expect(of('saw:')).toEqual({ label: 'blank, across', mm: side + 1 });
+    expect(of('mark:centres')).toEqual({ label: 'gauge lines at', mm: side / 2 });
   });
 
   it('says where it is worked, from the end that a rule can be laid on, and nothing where it is about the whole', () => {

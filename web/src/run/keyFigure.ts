@@ -1,4 +1,4 @@
-import { extremes, type Operation, type PartPlan, type Station, type Step } from '@compas/core';
+import { extremes, type Operation, type PartPlan, truedAcross, type Station, type Step } from '@compas/core';
 
 /** The one number of a step, and where along the wood it is worked: so far from an end. */
 export type KeyFigure = ({ label: string; mm: number } | { label: string; text: string }) & {
@@ -72,7 +72,7 @@ function figureOf(operation: Operation, part: PartPlan): KeyFigure | null {
   switch (kind) {
     case 'saw':
       return (
-        figure('blank, across', 'across') ??
+        figure('blank, across', 'sawn', 'across') ??
         figure('off below each corner', 'off below each corner') ??
         // plans of before
         figure('off each corner', 'off each corner')
@@ -86,7 +86,7 @@ function figureOf(operation: Operation, part: PartPlan): KeyFigure | null {
     case 'mark':
       return subject === 'stick'
         ? { label: 'notches', text: String(part.layout.marks.length) }
-        : { label: 'gauge lines at', mm: part.blank.section / 2 };
+        : { label: 'gauge lines at', mm: truedAcross(part.outline, part.blank) / 2 };
     case 'treat':
       return timers?.[0] ? { label: 'grit', text: timers[0].label } : null;
     case 'hold':

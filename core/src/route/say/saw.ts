@@ -6,12 +6,21 @@ import { idOf, operationOf, type Manner } from './operationOf.js';
 interface Sawing extends Manner {
   wood: string;
   form: SawnForm;
+  /** what it is sawn to where it is planed to its form afterwards, mm */
+  sawn?: number;
   pieces: PieceIn[];
   moisture?: Wood['moisture'];
 }
 
 /** A blank comes out of the stock; its frame begins at its first sawn end. */
-export function saw({ wood, form, pieces, moisture = 'dry', ...manner }: Sawing): Operation {
+export function saw({
+  wood,
+  form,
+  sawn = form.across,
+  pieces,
+  moisture = 'dry',
+  ...manner
+}: Sawing): Operation {
   const by = idOf('saw', wood);
   return operationOf(
     {
@@ -19,6 +28,7 @@ export function saw({ wood, form, pieces, moisture = 'dry', ...manner }: Sawing)
       subject: wood,
       on: [],
       said: [
+        ...(sawn === form.across ? [] : [{ name: 'sawn', mm: sawn, from: null }]),
         { name: 'across', mm: form.across, from: null },
         { name: 'length', mm: form.length, from: null },
       ],

@@ -12,6 +12,7 @@ export function prepare(bench: Bench): void {
   writer.saw({
     wood,
     form: work.stock,
+    sawn: work.sawn,
     ...(work.green ? { moisture: 'green' as const } : {}),
     pieces: bench.lies.map(({ before }, i) => ({
       partId: work.part.id,
@@ -21,14 +22,14 @@ export function prepare(bench: Bench): void {
     title: 'Saw the blank',
     words: [
       kind === 'square'
-        ? `Saw to ${len(across)} square, ${len(length)} long.`
+        ? `Saw to ${len(work.sawn)} square, ${len(length)} long.`
         : `Cut to ${len(length)}; at its thinnest the ${kind} stock is ${len(across)} or more.`,
       ...(work.perBlank > 1
         ? [
             `${work.perBlank} pieces lie in it end to end, ${len(work.gap)} apart; the first is the one at the tail.`,
           ]
         : []),
-      ...(left === null ? [] : [FACES_LEFT[left]]),
+      ...(left === null ? [] : [left === 'planed' ? planedTo(across) : FROM_THE_SAW]),
       'Keep knots, checks and glue lines out of it. Mark its first end: all lengths begin there.',
     ],
     minutes: each(MINUTES.saw),
@@ -39,11 +40,11 @@ export function prepare(bench: Bench): void {
   fitIn(bench, 'before turning');
 }
 
-/** How the faces are left that stay in the piece. */
-const FACES_LEFT = {
-  planed: 'Plane all four faces to that size: where it stays square they are what is seen.',
-  sawn: 'A fine, sharp blade and a slow feed: where it stays square the saw’s faces are what is seen. Do not plane them.',
-} as const;
+/** How the faces are left that stay in the piece. mm */
+const planedTo = (across: number): string =>
+  `Plane all four faces, to ${len(across)} square: where it stays square they are what is seen.`;
+const FROM_THE_SAW =
+  'A fine, sharp blade and a slow feed: where it stays square the saw’s faces are what is seen. Do not plane them.';
 
 function markCentres({ work, wood, writer }: Bench): void {
   writer.look('mark', {

@@ -177,12 +177,16 @@ function isWhole({ work }: Bench, elementId: string, { x0, x1 }: SizingPlace): b
   return span !== undefined && straight && span.x0 >= x0 - 1e-6 && span.x1 <= x1 + 1e-6;
 }
 
+/** What is nearer than this to its size is at it, mm on the diameter. */
+const EXACT = 0.06;
+
 function size(bench: Bench, { station, x0, x1, across }: SizingPlace): void {
   const { work, wood, writer } = bench;
   const leave = work.bare.has(station.elementId) || station.cut.mating ? 0 : bench.leave;
-  const r = across / 2 + leave;
   const { cut } = station;
-  const exact = Math.abs(2 * r - cut.cutTo) < 0.06;
+  const exact = Math.abs(across + 2 * leave - cut.cutTo) < EXACT;
+  // what the tool is wide makes no difference that could be set
+  const r = exact ? Math.max(across / 2, cut.cutTo / 2) : across / 2 + leave;
   const beside = work.outline.squares?.some((s) => cut.id.startsWith(`${s.elementId}.`));
   writer.cut({
     wood,

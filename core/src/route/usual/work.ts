@@ -60,6 +60,8 @@ export interface Work {
   part: Part;
   outline: Outline;
   stock: SawnForm;
+  /** what it is sawn to: more than it is across afterwards where its faces are planed */
+  sawn: number;
   mount: Mount;
   /** pieces that lie end to end in one blank, and the waste between two of them */
   perBlank: number;
