@@ -31,7 +31,7 @@ function serves({ kind, size, noGo }: Gauge, { cutTo, tolerance, mating }: Sized
   if (!mating) return over >= -GAUGE_UNDER && over <= GAUGE_OVER;
   if (kind !== 'go and no-go' || noGo === undefined) return Math.abs(over) <= Math.min(tolerance, GAUGE_OVER);
   const under = cutTo - noGo.mm;
-  const rounded = tolerance >= TOLD_BY_SLOTS ? ROUNDED : 0;
+  const rounded = tolerance >= TOLD_BY_SLOTS ? ROUNDED : 1e-6;
   const within = (off: number) => off >= -rounded && off <= tolerance + rounded;
   return within(over) && within(under);
 }
