@@ -44,7 +44,6 @@ const piecesMade = (lots: readonly Lot[], partId: string): number =>
 function Kept({ batch }: { batch: BatchDetail }) {
   const stage = stageOf(useParams().stage, 'stock');
   const [replanning, setReplanning] = useState(false);
-  const [figure, openFigure] = useState<string | null>(null);
   // what is decided otherwise and not kept yet: the plan that would come of it is shown
   const [wanted, setWanted] = useState<PlanOrder | null>(null);
   const inputs = useMemo(
@@ -85,15 +84,7 @@ function Kept({ batch }: { batch: BatchDetail }) {
             </span>
           </>
         }
-        strip={
-          <StageStrip
-            plan={plan}
-            stage={stage}
-            workshop={inputs.workshop}
-            pattern={inputs.pattern}
-            onFigure={openFigure}
-          />
-        }
+        strip={<StageStrip plan={plan} stage={stage} workshop={inputs.workshop} pattern={inputs.pattern} />}
         band={
           <>
             <div className="work-under">
@@ -124,8 +115,7 @@ function Kept({ batch }: { batch: BatchDetail }) {
         aside={asideOf({
           stage,
           findings: plan.findings,
-          figures: plan.figures,
-          opened: figure,
+          figures: plan.figures[stage] ?? [],
           patternId: batch.patternId,
         })}
       >

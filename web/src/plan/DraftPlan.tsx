@@ -187,7 +187,6 @@ const Drafted = memo(function Drafted(props: DraftedProps) {
   const first = whole.parts[0].partId;
   const search = useMemo(() => new URLSearchParams(query), [query]);
   // who begins an order says at its first stage what it is; from then on it is a line of words
-  const [figure, openFigure] = useState<string | null>(null);
   const [openAt, setOpenAt] = useState<Stage | null>(search.has('pieces') ? null : 'stock');
   const show = (partId: string) => set(SHOWN, partId === first ? null : partId);
   const navigate = useNavigate();
@@ -241,15 +240,7 @@ const Drafted = memo(function Drafted(props: DraftedProps) {
             {taken && anew.left && <LeftBefore draft={taken} onAnew={anew.begin} />}
           </>
         }
-        strip={
-          <StageStrip
-            plan={plan}
-            stage={stage}
-            workshop={workshop}
-            pattern={pattern.body}
-            onFigure={openFigure}
-          />
-        }
+        strip={<StageStrip plan={plan} stage={stage} workshop={workshop} pattern={pattern.body} />}
         band={
           <>
             <NotedHere wish="Decide it where it stands, and say how far it holds." />
@@ -291,8 +282,7 @@ const Drafted = memo(function Drafted(props: DraftedProps) {
         aside={asideOf({
           stage,
           findings: plan.findings,
-          figures: plan.figures,
-          opened: figure,
+          figures: plan.figures[stage] ?? [],
           patternId: pattern.id,
         })}
       >

@@ -30,7 +30,6 @@ export function StageStrip({
   pattern,
   selected,
   onSelect,
-  onFigure,
 }: {
   plan: Plan;
   stage: Stage;
@@ -38,8 +37,6 @@ export function StageStrip({
   pattern: PatternBody;
   selected?: string | null;
   onSelect?: (id: string) => void;
-  /** shows the working of a figure that is drawn at its place */
-  onFigure?: (figureId: string) => void;
 }) {
   const [part] = plan.parts;
   const look = lookOf(part.material, part.partId);
@@ -98,7 +95,6 @@ export function StageStrip({
         <DecidesLayer
           outline={outline}
           figures={(plan.figures.pattern ?? []).filter((f) => stage === 'pattern' || isThinnest(f))}
-          onOpen={onFigure}
         />
       )}
       {stage === 'mark' && <MarkSheetLayer part={part} workshop={workshop} />}

@@ -1,4 +1,4 @@
-import { STARTING_FORMS, plan, snapshotOf, type Finding, type Stage } from '@compas/core';
+import { STARTING_FORMS, plan, snapshotOf, type Finding } from '@compas/core';
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { exampleInputs } from '../../../core/src/plan/exampleShop.js';
 import { answering, shownInApp } from '../../test/inApp.js';
@@ -7,7 +7,6 @@ import { asideOf } from './Aside.js';
 import { rangeWords } from './DaysOfWork.js';
 import { mendPlace } from './mendPlace.js';
 import { DecidingContext } from './own/deciding.js';
-import { StageStrip } from './StageStrip.js';
 import { TimeStage } from './TimeStage.js';
 import { TurnStage } from './TurnStage.js';
 
@@ -22,39 +21,17 @@ const found = (rest: Partial<Finding>): Finding => ({
 });
 const inputs = exampleInputs(4);
 const { pattern, workshop, stock, order, schools } = inputs;
-const opening = jest.fn();
 const made = plan(pattern, workshop, stock, order, schools);
 
 describe('what stands beside a stage', () => {
-  const at = (stage: Stage, findings: Finding[], opened: string | null = null) =>
-    asideOf({ stage, findings, figures: made.figures, opened, patternId: 'p1' });
+  const at = (stage: 'turn' | 'mount', findings: Finding[]) =>
+    asideOf({ stage, findings, figures: made.figures[stage] ?? [], patternId: 'p1' });
 
   it('is nothing where nothing is to be looked at and the table tells every figure', () => {
     expect(made.figures.turn?.length).toBeGreaterThan(0);
     expect(at('turn', [])).toBeNull();
     expect(at('mount', [])).not.toBeNull();
     expect(at('turn', [found({})])).not.toBeNull();
-  });
-
-  it('does not say again what is drawn at its place; its working stands there once it is asked for', () => {
-    const [thinnest] = (made.figures.pattern ?? []).filter((f) => f.id.startsWith('narrowest.'));
-    const shown = shownInApp(<>{at('pattern', [])}</>);
-    expect(screen.queryByText(thinnest!.label)).toBeNull();
-    // what has no place is there
-    expect(screen.getByText(/^Mass of/)).toBeTruthy();
-    shown.unmount();
-    shownInApp(
-      <>
-        <StageStrip {...{ plan: made, workshop, pattern }} stage="mount" onFigure={opening} />
-        {at('mount', [], thinnest!.id)}
-      </>,
-    );
-    expect(screen.getByText(thinnest!.label)).toBeTruthy();
-    expect(document.querySelector('.working')?.textContent).toContain('From ');
-    fireEvent.click(screen.getByRole('button', { name: new RegExp(`^${thinnest!.label}: `) }));
-    expect(opening).toHaveBeenCalledWith(thinnest!.id);
-    // and not in a stage in which it is not drawn
-    expect(at('turn', [], thinnest!.id)).toBeNull();
   });
 
   it('leaves the working of a speed in the table', () => {
@@ -101,7 +78,7 @@ describe('a finding', () => {
     const deciding = { part: lacking.parts[0] } as never;
     shownInApp(
       <DecidingContext value={deciding}>
-        {asideOf({ stage: 'drill', findings: [finding!], figures: {}, opened: null, patternId: 'p1' })}
+        {asideOf({ stage: 'drill', findings: [finding!], figures: [], patternId: 'p1' })}
       </DecidingContext>,
     );
     fireEvent.click(await screen.findByRole('button', { name: /There is one of/ }));
