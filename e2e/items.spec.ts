@@ -50,12 +50,14 @@ test('five tops are ordered whole, a stem is rejected and replaced, and all go t
     await page.getByLabel('Material').fill('Cherry');
     await page.locator('.ant-select-item-option').getByText('Cherry', { exact: true }).click();
     await expect(page).toHaveURL(/material\.part2=cherry/);
-    await page
-      .getByRole('link', { name: /^Assemble/ })
-      .or(page.getByText('Assemble'))
-      .first()
-      .click();
-    await expect(page.getByRole('heading', { name: 'Glue the body onto the stem' })).toBeVisible();
+    // gone on at once, while the plan for it is worked out; what arrives may move a link from under a click
+    await expect(async () => {
+      await page.getByRole('link', { name: /^Assemble/ }).click();
+      await expect(page.getByRole('heading', { name: 'Glue the body onto the stem' })).toBeVisible({
+        timeout: 4_000,
+      });
+    }).toPass();
+    await expect(page).toHaveURL(/assemble\?.*material\.part2=cherry/);
   });
 
   await page.getByRole('button', { name: 'Keep the plan' }).click();

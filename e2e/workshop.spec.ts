@@ -36,7 +36,7 @@ test('a new workshop: the guided minimum, a first pattern, a plan, and a maker i
   await page.getByLabel('Peg fits a hole of').fill('3/8 in');
   await page.getByRole('button', { name: 'Make the pattern' }).click();
   await expect(page.getByLabel('Name of the pattern')).toHaveValue('Newel finial');
-  await expect(page.getByRole('textbox', { name: 'Start diameter' })).toHaveValue('3/8 in');
+  await expect(page.getByRole('textbox', { name: 'peg, for a hole of' })).toHaveValue('3/8 in');
   await page.getByRole('button', { name: 'Order some' }).click();
   await choose(page, 'Material', 'Oak');
   await expect(page.getByRole('heading', { name: /Saw 12 blanks/ })).toBeVisible();

@@ -186,6 +186,8 @@ const Drafted = memo(function Drafted(props: DraftedProps) {
   const set: Choose = (key, value) => setAll({ [key]: value });
   const first = whole.parts[0].partId;
   const search = useMemo(() => new URLSearchParams(query), [query]);
+  // whoever goes on before the plan is there takes along what he has just chosen
+  const [here] = useSearchParams();
   // who begins an order says at its first stage what it is; from then on it is a line of words
   const [openAt, setOpenAt] = useState<Stage | null>(search.has('pieces') ? null : 'stock');
   const show = (partId: string) => set(SHOWN, partId === first ? null : partId);
@@ -200,7 +202,7 @@ const Drafted = memo(function Drafted(props: DraftedProps) {
       ? `/patterns/${pattern.id}`
       : wanted === 'run' || wanted === 'twins'
         ? null
-        : `/patterns/${pattern.id}/plan/${wanted}${query}`;
+        : `/patterns/${pattern.id}/plan/${wanted}${here.size > 0 ? `?${here}` : ''}`;
   const keep = (past: readonly OwnWay[]) =>
     create.mutate(
       {
