@@ -19,7 +19,12 @@ function planned({ faces, shoulder = 36 }: { faces?: 'planed' | 'sawn'; shoulder
   if (faces) Object.assign(turning.elements[0]!, { faces });
   const made = plan({ ...body, hardware: [] }, workshop, stock, order, schools);
   const [part] = made.parts;
-  return { part, findings: made.findings, saw: part.steps.find((s) => s.operation?.kind === 'saw')! };
+  return {
+    part,
+    figures: made.figures.stock ?? [],
+    findings: made.findings,
+    saw: part.steps.find((s) => s.operation?.kind === 'saw')!,
+  };
 }
 
 it('a blank whose square stays is sawn so much larger as is planed off, and marked when it is planed', () => {
@@ -34,6 +39,15 @@ it('a blank whose square stays is sawn so much larger as is planed off, and mark
   expect(truedAcross(part.outline, part.blank)).toBe(40);
   const marks = part.steps.find((s) => s.id === 'mark:centres')!;
   expect(marks.words[0]).toContain('⟦20⟧');
+});
+
+it('its figures say how it comes about, by what it comes from, and nothing of corners that are clipped', () => {
+  const { figures } = planned();
+  const square = figures.find((f) => f.id === 'blank.section')!;
+  expect(square.value).toBe(41);
+  expect(square.working.inputs.map((i) => i.value)).toEqual([40, 1]);
+  expect(figures.map((f) => f.id)).toContain('blank.length');
+  expect(figures.map((f) => f.id)).not.toContain('blank.clip');
 });
 
 it('one that stays as it is sawn is sawn to its size', () => {

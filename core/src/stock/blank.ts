@@ -102,18 +102,17 @@ function figuresOf(wish: BlankWish, allowances: Allowances, blank: Blank): Figur
           wish.squareLeft === undefined
             ? 'Largest diameter + skim + twice the centring error, rounded up to a whole millimetre.'
             : 'The square that stays in the piece, and what is planed off its faces.',
-        source: habit,
-        inputs: [
-          ...(wish.squareLeft === undefined
-            ? []
-            : [
-                { label: 'square left in the piece', value: wish.squareLeft.side, unit: 'mm' as const },
-                { label: 'planed off both faces', value: wish.squareLeft.planing, unit: 'mm' as const },
-              ]),
-          { label: 'largest diameter', value: wish.largestDiameter, unit: 'mm' },
-          { label: 'skim on the diameter', value: allowances.skim, unit: 'mm' },
-          { label: 'centring error', value: allowances.centring, unit: 'mm' },
-        ],
+        source: wish.squareLeft ? 'the drawing; what planing takes is bench practice, typical, unchecked' : habit,
+        inputs: wish.squareLeft
+          ? [
+              { label: 'square left in the piece', value: wish.squareLeft.side, unit: 'mm' },
+              { label: 'planed off both faces', value: wish.squareLeft.planing, unit: 'mm' },
+            ]
+          : [
+              { label: 'largest diameter', value: wish.largestDiameter, unit: 'mm' },
+              { label: 'skim on the diameter', value: allowances.skim, unit: 'mm' },
+              { label: 'centring error', value: allowances.centring, unit: 'mm' },
+            ],
       },
     },
     {
@@ -147,7 +146,8 @@ function figuresOf(wish: BlankWish, allowances: Allowances, blank: Blank): Figur
         ],
       },
     },
-    ...(wish.stock ? [] : [clipFigure(blank)]),
+    // a square that stays keeps its corners
+    ...(wish.stock || wish.squareLeft ? [] : [clipFigure(blank)]),
   ];
 }
 

@@ -60,6 +60,7 @@ export function AddLack({ lack }: { lack: Entry }) {
         <AddEntry
           kind={jawsKind}
           begins={lack.entry}
+          onto={({ chucks }) => chucks.find((c) => c.id === lack.chuckId)?.name ?? null}
           into={({ chucks }, one) => ({
             chucks: chucks.map((c) => (c.id === lack.chuckId ? { ...c, jaws: [...c.jaws, one] } : c)),
           })}
@@ -84,17 +85,21 @@ export function Added() {
 interface AddEntryProps<T> {
   kind: EquipmentKind<T>;
   begins: Omit<T, 'id'>;
+  /** what of the workshop it is for, by name; null where that is not there any more, and it cannot be added here */
+  onto?: (workshop: Workshop) => string | null;
   /** the list of the workshop with the entry in it */
   into: (workshop: Workshop, entry: T) => Partial<Workshop>;
 }
 
-function AddEntry<T extends { id: string }>({ kind, begins, into }: AddEntryProps<T>) {
+function AddEntry<T extends { id: string }>({ kind, begins, onto, into }: AddEntryProps<T>) {
   const [entry, setEntry] = useState<T | null>(null);
   const workshop = useQuery(workshopQuery).data;
   const add = useChange(saveWorkshop, 'workshop');
   if (!workshop) return null;
   if (add.isSuccess) return <Added />;
   const { name, version, body } = workshop;
+  const fits = onto?.(body);
+  if (fits === null) return null;
   if (!entry)
     return (
       <p>
@@ -112,6 +117,7 @@ function AddEntry<T extends { id: string }>({ kind, begins, into }: AddEntryProp
         add.mutate({ name, basedOn: version, body: { ...body, ...into(body, entry) } });
       }}
     >
+      {fits !== undefined && <p className="soft">For {fits}</p>}
       {kind.columns
         .filter(({ when }) => when?.(entry) ?? true)
         .map((column) => (

@@ -1,8 +1,9 @@
-import { plan, type Plan, type Workshop } from '@compas/core';
+import { DRILL_CHUCK, plan, type Plan, type Workshop } from '@compas/core';
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { exampleInputs } from '../../../core/src/plan/exampleShop.js';
 import { answering, shownInApp } from '../../test/inApp.js';
+import { AddLack } from './AddLack.js';
 import { FindingDone } from './FindingDone.js';
 import { GaugePanel } from './GaugePanel.js';
 import { DecidingContext } from './own/deciding.js';
@@ -91,7 +92,7 @@ describe('what lacks for a way of holding', () => {
     const begins = 'mount.missing.part1.jaws';
     const second = done(begins, { owned: withChuck, of: jawless, scopes: ['order', 'pattern'] });
     fireEvent.click(await screen.findByRole('button', { name: 'There is one' }));
-    expect(screen.getByRole('form', { name: 'Add a set of jaws' })).toBeTruthy();
+    expect(screen.getByRole('form', { name: 'Add a set of jaws' }).textContent).toContain('For Chuck');
     fireEvent.click(screen.getByRole('button', { name: 'Add it to the workshop' }));
     const whole = await second();
     expect(whole.chucks).toMatchObject([
@@ -101,6 +102,21 @@ describe('what lacks for a way of holding', () => {
     expect([after.missing, after.tenon?.diameter]).toEqual([[], whole.chucks[0]!.jaws[0]!.gripBest]);
     // a plan in the making asks no more for what is there, unless it is of another size
     expect(await screen.findByText(/its sizes are not those that the work needs/)).toBeTruthy();
+  });
+
+  it('is not offered for a chuck that has gone since: it would go nowhere', async () => {
+    const one = { ...workshop, chucks: [{ id: 'c', name: 'Old chuck', fastest: 2000, jaws: [] }] };
+    const of = planned(one, 'chuck');
+    expect(findingOf(of, 'mount.missing.part1.jaws')).toBeDefined();
+    // beside it what lacks for good, so that the workshop has come
+    over(
+      { ...workshop, chucks: [] },
+      <DecidingContext value={{ part: of.parts[0], scopes: ['order'] } as never}>
+        <FindingDone finding={findingOf(of, 'mount.missing.part1.jaws')} patternId="p1" />
+        <AddLack lack={DRILL_CHUCK} />
+      </DecidingContext>,
+    );
+    expect(await screen.findAllByRole('button', { name: 'There is one' })).toHaveLength(1);
   });
 
   it('is left alone by whoever only looked at it', async () => {

@@ -62,7 +62,7 @@ export function MarkLayer({ layout }: { layout: Layout }) {
           {Math.abs(at - x) > 4 && (
             <line x1={at} y1={y + 3} x2={x} y2={frame.up(cut.finished / 2) - 5} className="cut-leads" />
           )}
-          <text x={at} y={y} textAnchor="middle" className="layer-word">
+          <text x={at} y={y} textAnchor="middle" className="layer-word clear">
             {formatLength(cut.cutTo, units)}
           </text>
         </g>
