@@ -102,7 +102,9 @@ function figuresOf(wish: BlankWish, allowances: Allowances, blank: Blank): Figur
           wish.squareLeft === undefined
             ? 'Largest diameter + skim + twice the centring error, rounded up to a whole millimetre.'
             : 'The square that stays in the piece, and what is planed off its faces.',
-        source: wish.squareLeft ? 'the drawing; what planing takes is bench practice, typical, unchecked' : habit,
+        source: wish.squareLeft
+          ? 'the drawing; what planing takes is bench practice, typical, unchecked'
+          : habit,
         inputs: wish.squareLeft
           ? [
               { label: 'square left in the piece', value: wish.squareLeft.side, unit: 'mm' },
