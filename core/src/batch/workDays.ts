@@ -1,4 +1,4 @@
-import { localTime, type Span, type WallMinutes } from './workingTime.js';
+import { dayOf, localTime, type Span, type WallMinutes } from './workingTime.js';
 
 /** What is done with hands in one go: one run of steps on several pieces, or several steps of one piece. */
 interface WorkStretch {
@@ -35,10 +35,17 @@ export interface Worked {
 /** Less than this between two pieces of work is no break, minutes. */
 const NO_BREAK = 0.5;
 
+/** A stretch while it grows: times become words when all is collected. */
+interface Growing extends Omit<WorkStretch, 'from' | 'to' | 'pieces'> {
+  goesBy: string;
+  from: WallMinutes;
+  to: WallMinutes;
+  pieces: Set<number>;
+}
+
 /** Collects what is done when, day by day. */
 export class WorkDays {
-  private readonly days: WorkDay[] = [];
-  private open: { goesBy: string; to: WallMinutes; pieces: Set<number> } | null = null;
+  private readonly days: { day: number; minutes: number; stretches: Growing[] }[] = [];
 
   /** @param spans within working hours, one after the other */
   add(spans: readonly Span[], work: Worked): void {
@@ -46,35 +53,40 @@ export class WorkDays {
   }
 
   list(): WorkDay[] {
-    return this.days.map((d) => ({ ...d, minutes: Math.round(d.minutes * 10) / 10 }));
+    return this.days.map(({ minutes, stretches }) => ({
+      day: localTime(stretches[0]?.from ?? NaN).slice(0, 10),
+      minutes: Math.round(minutes * 10) / 10,
+      stretches: stretches.map(({ from, to, first, last, pieces, after }) => ({
+        from: localTime(from),
+        to: localTime(to),
+        first,
+        last,
+        pieces: [...pieces],
+        ...(after === undefined ? {} : { after }),
+      })),
+    }));
   }
 
   private addSpan({ from, to }: Span, { goesBy, stepId, piece, after }: Worked): void {
-    const day = localTime(from).slice(0, 10);
+    const day = dayOf(from);
     let today = this.days.at(-1);
-    if (today?.day !== day) {
-      today = { day, minutes: 0, stretches: [] };
-      this.days.push(today);
-      this.open = null;
-    }
+    if (today?.day !== day) this.days.push((today = { day, minutes: 0, stretches: [] }));
     today.minutes += to - from;
     const last = today.stretches.at(-1);
-    if (last && this.open?.goesBy === goesBy && from - this.open.to < NO_BREAK) {
-      last.to = localTime(to);
+    if (last?.goesBy === goesBy && from - last.to < NO_BREAK) {
       last.last = stepId;
-      if (!this.open.pieces.has(piece)) last.pieces.push(piece);
-      this.open.pieces.add(piece);
-      this.open.to = to;
+      last.pieces.add(piece);
+      last.to = to;
       return;
     }
     today.stretches.push({
-      from: localTime(from),
-      to: localTime(to),
+      goesBy,
+      from,
+      to,
       first: stepId,
       last: stepId,
-      pieces: [piece],
+      pieces: new Set([piece]),
       ...(after === undefined ? {} : { after }),
     });
-    this.open = { goesBy, to, pieces: new Set([piece]) };
   }
 }

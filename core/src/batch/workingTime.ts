@@ -15,6 +15,9 @@ export const wallMinutes = (local: string): WallMinutes => Date.parse(`${local.s
 export const localTime = (at: WallMinutes): string =>
   new Date(Math.round(at) * 60_000).toISOString().slice(0, 16);
 
+/** The day on which a time lies, counted from 1 January 1970. */
+export const dayOf = (at: WallMinutes): number => Math.floor(Math.round(at) / DAY);
+
 /** Monday is 1; 1 January 1970 was a Thursday. */
 const weekdayOf = (day: number): number => ((((day + 3) % 7) + 7) % 7) + 1;
 
@@ -33,16 +36,26 @@ export function takenInHand(hours: WorkingHours, ready: WallMinutes): WallMinute
 /** Days searched for a working window: a shop that works at all works within two weeks. */
 const HORIZON_DAYS = 15;
 
+/** Windows of each weekday in their order, in minutes of the day; a schedule asks for them at every step of every piece. */
+const weeks = new WeakMap<WorkingHours, Span[][]>();
+
+function weekOf(hours: WorkingHours): Span[][] {
+  const known = weeks.get(hours);
+  if (known) return known;
+  const week: Span[][] = Array.from({ length: 8 }, () => []);
+  for (const { weekday, from, to } of hours.windows) week[weekday]?.push({ from, to });
+  for (const day of week) day.sort((a, b) => a.from - b.from);
+  weeks.set(hours, week);
+  return week;
+}
+
 /** The working span that contains `at`, or the next one; null when the shop has no hours. */
-function spanFrom({ windows }: WorkingHours, at: WallMinutes): Span | null {
+function spanFrom(hours: WorkingHours, at: WallMinutes): Span | null {
+  const week = weekOf(hours);
   const today = Math.floor(at / DAY);
-  for (let day = today; day < today + HORIZON_DAYS; day++) {
-    const spans = windows
-      .filter((w) => w.weekday === weekdayOf(day))
-      .map((w) => ({ from: day * DAY + w.from, to: day * DAY + w.to }))
-      .sort((a, b) => a.from - b.from);
-    for (const span of spans) if (span.to > at) return { from: Math.max(span.from, at), to: span.to };
-  }
+  for (let day = today; day < today + HORIZON_DAYS; day++)
+    for (const { from, to } of week[weekdayOf(day)] ?? [])
+      if (day * DAY + to > at) return { from: Math.max(day * DAY + from, at), to: day * DAY + to };
   return null;
 }
 

@@ -7,7 +7,6 @@ import {
   sameLine,
   skinRadius,
   type Body,
-  type Probe,
   type Skin,
 } from '../pattern/index.js';
 import { heldNeeds } from './holdNeeds.js';
@@ -100,10 +99,9 @@ const DEEPEST = 1;
 const HAIR = 1e-6;
 
 /** The body as it is felt where a skin cuts. */
-function near(body: Body, skin: Skin): Probe {
+function near(body: Body, skin: Skin): Body {
   const stretch = inWood(stretchOf(skin), skin.axis);
-  const local = stretch ? bodyBetween(body, stretch.x0, stretch.x1) : body;
-  return (p) => hasWood(local, p);
+  return stretch ? bodyBetween(body, stretch.x0, stretch.x1) : body;
 }
 
 /** Where all is round one direction stands for all. */
@@ -116,14 +114,15 @@ const turnsWith = (body: Body, { axis }: Skin): number =>
 /** Stretch of its axis in which a skin takes something away, or null. mm */
 export function takenFrom(body: Body, skin: Skin): Stretch | null {
   const sign = skin.side === 'outside' ? 1 : -1;
-  const has = near(body, skin);
-  const turns = turnsWith(body, skin);
+  const local = near(body, skin);
+  const turns = turnsWith(local, skin);
   const takes = (x: number): boolean => {
     const radius = skinRadius(skin, x);
     if (radius === null) return false;
     return directions(radius + DEEPEST < turns).some((angle) =>
       DEPTHS.some(
-        (deep) => radius + sign * deep > 0 && has(aroundAt(skin.axis, angle, x, radius + sign * deep)),
+        (deep) =>
+          radius + sign * deep > 0 && hasWood(local, aroundAt(skin.axis, angle, x, radius + sign * deep)),
       ),
     );
   };

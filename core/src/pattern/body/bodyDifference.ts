@@ -1,7 +1,8 @@
 import type { Body } from './body.js';
 import { probeOf } from './probe.js';
+import { bothRound, roundnessOf } from './roundness.js';
 import { plus, times } from './space.js';
-import { isThere, patchesOf, roundTo } from './surface.js';
+import { isThere, patchesOf } from './surface.js';
 
 /** A surface of one body that the other has not. */
 export interface Unlike {
@@ -18,11 +19,11 @@ export interface Unlike {
  * tolerance of what made it, mm along the surface's normal.
  */
 export function unlikeSurfaces(body: Body, other: Body, toleranceOf: (by: string) => number): Unlike[] {
-  const [here, there] = [roundTo(body), roundTo(other)];
-  const within = here === null || there === null ? null : Math.min(here, there);
+  const [here, there] = [roundnessOf(body), roundnessOf(other)];
+  const round = here && there && bothRound(here, there);
   const [own, others] = [probeOf(body), probeOf(other)];
   const found = new Map<string, { by: string; elementId?: string; proud: boolean; gone: boolean }>();
-  for (const { by, elementId, visit } of patchesOf(body, within)) {
+  for (const { by, elementId, visit } of patchesOf(body, round)) {
     const tolerance = toleranceOf(by);
     const key = `${by}/${elementId ?? ''}`;
     const surface = found.get(key) ?? {

@@ -29,4 +29,5 @@ export {
 } from './space.js';
 export { bodyBetween, type Probe, probeOf } from './probe.js';
 export { bodySilhouette, type SilhouettePoint } from './silhouette.js';
-export { roundTo, STOCK } from './surface.js';
+export { roundTo } from './roundness.js';
+export { STOCK } from './surface.js';

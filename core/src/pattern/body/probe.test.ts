@@ -8,6 +8,7 @@ const axes: Placement[] = [
   { at: [90, 0, 0], along: [-1, 0, 0], facing: [0, 0, 1] },
   { at: [0, 2, 0], along: [1, 0, 0], facing: [0, 0, 1] },
   { at: [40, 0, 0], along: [0, 0, 1], facing: [-1, 0, 0] },
+  { at: [30, 0, -10], along: [0.6, 0, 0.8], facing: [-0.8, 0, 0.6] },
 ];
 const number = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 const skin: fc.Arbitrary<Skin> = fc
@@ -17,12 +18,14 @@ const skin: fc.Arbitrary<Skin> = fc
     long: number(0.5, 20),
     r0: number(1, 20),
     r1: number(1, 20),
+    bulge: number(-0.2, 1),
+    side: fc.constantFrom('outside' as const, 'inside' as const),
   })
-  .map(({ axis, x0, long, r0, r1 }) => ({
+  .map(({ axis, side, x0, long, r0, r1, bulge }) => ({
     id: `${x0}`,
     axis,
-    side: 'outside',
-    profile: [{ elementId: '', x0, r0, x1: x0 + long, r1, bulge: 0.2 }],
+    side,
+    profile: [{ elementId: '', x0, r0, x1: x0 + long, r1, bulge: r0 === r1 ? bulge : bulge * 0.2 }],
     fat: [],
   }));
 const hole: fc.Arbitrary<Drilled> = fc

@@ -1,5 +1,6 @@
-import { drilledReach, hasWood, type Body, type Skin } from './body.js';
-import type { Placement, Vector } from './space.js';
+import { hasWood, type Body } from './body.js';
+import { holeReach, skinReach, type Reach } from './reach.js';
+import type { Vector } from './space.js';
 
 /** A body that is asked about many places. */
 export type Probe = (p: Vector) => boolean;
@@ -31,39 +32,17 @@ export const bodyBetween = (body: Body, x0: number, x1: number): Body =>
   body.form.kind === 'joined' ? body : within(body, reachesOf(body), x0, x1);
 
 interface Reaches {
-  skins: [number, number][];
-  drilled: [number, number][];
-}
-
-/** A cut is never changed, and goes on from body to body: from where to where it reaches is worked out once. */
-const reachOfSkin = new WeakMap<Skin, [number, number]>();
-
-function skinReach(skin: Skin): [number, number] {
-  let reach = reachOfSkin.get(skin);
-  if (!reach) {
-    const { axis, profile } = skin;
-    reach = along(axis, profile[0]?.x0 ?? 0, profile[profile.length - 1]?.x1 ?? 0);
-    reachOfSkin.set(skin, reach);
-  }
-  return reach;
+  skins: Reach[];
+  drilled: Reach[];
 }
 
 const reachesOf = ({ skins, drilled }: Body): Reaches => ({
   skins: skins.map(skinReach),
-  drilled: drilled.map((hole) => along(hole.at, 0, drilledReach(hole))),
+  drilled: drilled.map(holeReach),
 });
 
-const EVERYWHERE: [number, number] = [-Infinity, Infinity];
-
-/** From where to where a stretch of an axis lies in the frame; an axis that does not lie along it reaches everywhere. */
-function along({ at, along: runs }: Placement, x0: number, x1: number): [number, number] {
-  if (Math.abs(runs[0]) < 1 - 1e-12) return EVERYWHERE;
-  const [a, b] = [at[0] + x0 * runs[0], at[0] + x1 * runs[0]];
-  return a < b ? [a, b] : [b, a];
-}
-
 function within(body: Body, reaches: Reaches, x0: number, x1: number): Body {
-  const felt = (reach: [number, number] | undefined) =>
+  const felt = (reach: Reach | undefined) =>
     reach !== undefined && reach[1] >= x0 - ROOM && reach[0] <= x1 + ROOM;
   return {
     ...body,

@@ -9,6 +9,7 @@ import {
   type Skin,
 } from './body.js';
 import { probeOf, type Probe } from './probe.js';
+import { onAxis, type Roundness } from './roundness.js';
 import { HERE, outOf, plus, round, times, type Placement, type Vector } from './space.js';
 
 /** Is shown points of a surface: where, and which way is out of the wood. */
@@ -30,8 +31,8 @@ const ANGLES = Array.from({ length: 24 }, (_, i) => 15 * i + 3.7);
 const OF_ROUND = [3.7, 63.7, 123.7, 183.7, 243.7, 303.7];
 const ONCE = [3.7];
 
-/** In which directions round an axis a surface so far from it is looked at, degrees. */
-type Angles = (r: number) => readonly number[];
+/** In which directions round an axis a surface is looked at that lies at x of it and so far from it, degrees. */
+type Angles = (axis: Placement, x: number, r: number) => readonly number[];
 /** How near to a surface wood is looked for, mm. */
 const NEAR = 1e-3;
 /** Rings on a flat, mm apart. */
@@ -41,10 +42,10 @@ const ALONG = 30;
 
 /**
  * Every surface of a body: each line and arc of each profile, its holes, its flats and what it was sawn to.
- * @param roundTo within this radius all is round about the frame's axis, so that one direction stands for all; mm
+ * @param round where all is round about the frame's axis, so that one direction stands for all
  */
-export function patchesOf(body: Body, roundTo: number | null = null): Patch[] {
-  const angles: Angles = (r) => (roundTo === null ? ANGLES : r < roundTo ? ONCE : OF_ROUND);
+export function patchesOf(body: Body, round: Roundness | null = null): Patch[] {
+  const angles = anglesOf(round);
   return [
     ...body.skins.flatMap((skin) => skinPatches(skin, angles)),
     ...body.drilled.map((hole) => ({
@@ -59,19 +60,19 @@ export function patchesOf(body: Body, roundTo: number | null = null): Patch[] {
   ];
 }
 
-/**
- * Within which radius all of a body is round about the axis of its frame: nothing lies off it but the faces it was sawn
- * to. Null where anything else does. mm
- */
-export function roundTo({ form, skins, drilled, flats }: Body): number | null {
-  if (form.kind === 'joined') return null;
-  const sawn = form.kind === 'boundless' ? Infinity : form.across / 2 - 1e-6;
-  const onAxis = ({ at, along }: Placement): boolean =>
-    Math.abs(along[0]) > 1 - 1e-9 && Math.hypot(at[1], at[2]) < 1e-6;
-  const faces = flats.filter(({ at }) => !onAxis(at)).map(({ at }) => Math.hypot(at.at[1], at.at[2]));
-  const round = skins.every((s) => onAxis(s.axis)) && drilled.every((d) => onAxis(d.at));
-  if (!round || faces.some((far) => far < sawn)) return null;
-  return form.kind === 'oval' ? Math.min(sawn, (form.short ?? form.across) / 2) : sawn;
+/** A step along a normal may lead so far beside the place that is looked at, mm. */
+const BESIDE = 0.5;
+
+function anglesOf(round: Roundness | null): Angles {
+  if (round === null) return () => ANGLES;
+  const { within, faced, aside } = round;
+  return (axis, x, r) => {
+    if (!onAxis(axis)) return ANGLES;
+    const at = axis.at[0] + x * axis.along[0];
+    for (const [x0, x1] of aside) if (at > x0 - BESIDE && at < x1 + BESIDE) return ANGLES;
+    if (r < within - BESIDE) return ONCE;
+    return faced ? ANGLES : r < within ? ONCE : OF_ROUND;
+  };
 }
 
 /** Whether a point of a surface still is one: wood just within and none just outside. */
@@ -103,7 +104,7 @@ function around(
   [nx, nr]: readonly [number, number],
   point: Visit,
 ): void {
-  for (const angle of angles(r)) {
+  for (const angle of angles(axis, x, r)) {
     const radial = round(axis, angle);
     point(
       plus(plus(axis.at, times(axis.along, x)), times(radial, r)),
@@ -176,7 +177,7 @@ function sawnPoints(form: SawnForm, angles: Angles, point: Visit): void {
       around(HERE, angles, [x, r], [x === 0 ? -1 : 1, 0], point);
   const step = Math.max(RING, form.length / ALONG);
   for (let x = step / 2; x < form.length; x += step)
-    for (const angle of angles(form.across)) sidePoint(form, x, angle, point);
+    for (const angle of angles(HERE, x, form.across)) sidePoint(form, x, angle, point);
 }
 
 /** What was never cut belongs to the stock. */
