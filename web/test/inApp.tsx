@@ -1,9 +1,9 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { fireEvent, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { App } from 'antd';
 import type { ReactNode } from 'react';
 import { createMemoryRouter, RouterProvider } from 'react-router';
+import { Dressed } from '../src/ui/Dressed.js';
 import { UnitsProvider } from '../src/ui/units.js';
 
 /** One answer of the stand-in server. */
@@ -64,11 +64,11 @@ export function shownInApp(
   );
   const shown = render(
     <QueryClientProvider client={client}>
-      <App>
+      <Dressed>
         <UnitsProvider usual="mm">
           <RouterProvider router={router} />
         </UnitsProvider>
-      </App>
+      </Dressed>
     </QueryClientProvider>,
   );
   return { ...shown, client, router, user: userEvent.setup({ delay: null }) };

@@ -1,11 +1,9 @@
 import { MutationCache, QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { StyleProvider } from '@ant-design/cssinjs';
-import { App as AntApp, ConfigProvider } from 'antd';
 import { lazy, Suspense } from 'react';
 import { createBrowserRouter } from 'react-router';
 import { RouterProvider } from 'react-router/dom';
 import { ApiProblem } from '../api/problem.js';
-import { dayTheme } from '../ui/theme.js';
+import { Dressed } from '../ui/Dressed.js';
 import { batchesQuery } from '../api/batches.js';
 import { sessionQuery } from '../api/session.js';
 import { workshopQuery } from '../api/workshop.js';
@@ -112,9 +110,6 @@ const router = createBrowserRouter([
   },
 ]);
 
-/** The variables of a theme lie in the sheet of the application too: what the library writes at run time is not part of the page. */
-const NOWHERE = document.createElement('div');
-
 /** What is kept on this device is sent from whatever screen is open. */
 function Sending() {
   useSender();
@@ -125,15 +120,11 @@ export function App() {
   return (
     <QueryClientProvider client={client}>
       <Sending />
-      <StyleProvider container={NOWHERE}>
-        <ConfigProvider theme={dayTheme} wave={{ disabled: true }}>
-          <AntApp>
-            <Suspense fallback={<p className="page soft">One moment…</p>}>
-              <RouterProvider router={router} />
-            </Suspense>
-          </AntApp>
-        </ConfigProvider>
-      </StyleProvider>
+      <Dressed>
+        <Suspense fallback={<p className="page soft">One moment…</p>}>
+          <RouterProvider router={router} />
+        </Suspense>
+      </Dressed>
     </QueryClientProvider>
   );
 }
