@@ -125,7 +125,8 @@ function initialise(place, secrets) {
   renameSync(folder, place);
 }
 
-const freePort = () =>
+/** A port of loopback that nobody listens at. */
+export const freePort = () =>
   new Promise((done, failed) => {
     const server = createServer();
     server.on('error', failed);

@@ -82,6 +82,8 @@ ORDER BY 1, 2`);
 
 const PHOTO = `data:image/png;base64,${'iVBORw0KGgo'.repeat(400)}==`;
 
+afterAll(() => rmSync(FOLDER, { recursive: true }));
+
 describe('a backup and its restore', () => {
   let email: string;
   let batch: { id: string };
@@ -118,8 +120,6 @@ describe('a backup and its restore', () => {
       expect(Math.abs(Date.parse(madeAt) - Date.now())).toBeLessThan(60_000);
     });
   });
-  afterAll(() => rmSync(FOLDER, { recursive: true }));
-
   const signedIn = async (app: NestExpressApplication): Promise<Visitor> => {
     const browser = visitor(app);
     await browser.post('/api/session').send({ email, password: PASSWORD }).expect(200);
@@ -221,14 +221,16 @@ describe('a backup and its restore', () => {
   });
 
   it('is not there by halves', async () => {
-    const nowhere = await ran('scripts/backup.mjs', join(FOLDER, 'letter.dump', 'x.dump'));
+    writeFileSync(join(FOLDER, 'no folder'), 'but a file');
+    const nowhere = await ran('scripts/backup.mjs', join(FOLDER, 'no folder', 'x.dump'));
     expect(nowhere.code).toBe(1);
-    expect(existsSync(join(FOLDER, 'letter.dump', 'x.dump'))).toBe(false);
+    expect(existsSync(join(FOLDER, 'no folder', 'x.dump'))).toBe(false);
   });
 });
 
 describe('two first starts at once', () => {
   it('both succeed', async () => {
+    expect((await backUp('any.dump')).said).toContain('backed up to');
     await asked('DROP SCHEMA public CASCADE; CREATE SCHEMA public');
     const both = await Promise.all([migrate(), migrate()]);
     expect(both.map((b) => b.code)).toEqual([0, 0]);

@@ -9,6 +9,7 @@ beforeAll(() => {
   data = mkdtempSync(join(tmpdir(), 'compas-cluster-'));
   // the user of the database must get there
   chmodSync(data, 0o755);
+  expect(started()).toMatchObject({ ok: true });
 });
 afterAll(() => rmSync(data, { recursive: true, force: true }));
 
@@ -21,6 +22,7 @@ function started(): { ok: boolean; words: string } {
 const secrets = () => join(data, 'secrets.json');
 
 it('a first start that was cut short leaves no password behind and is begun anew', () => {
+  rmSync(join(data, 'postgres'), { recursive: true });
   mkdirSync(join(data, 'postgres.making', 'base'), { recursive: true });
   writeFileSync(join(data, 'superuser.pw'), 'plain');
   expect(started()).toMatchObject({ ok: true });

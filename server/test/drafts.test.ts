@@ -6,6 +6,8 @@ let owner: Visitor;
 let patternId: string;
 beforeAll(async () => {
   app = await openApp();
+});
+beforeEach(async () => {
   owner = await newOwner(app);
   patternId = (await newPattern(owner)).id;
 });
@@ -33,6 +35,7 @@ describe('a plan that is begun', () => {
 
   it('the one that was worked at last comes first', async () => {
     const other = (await newPattern(owner)).id;
+    await keep('pieces=6').expect(204);
     await owner.put(`/api/drafts/${other}`).send({ choices: 'pieces=2' }).expect(204);
     expect((await drafts()).map((d) => d.patternId)).toEqual([other, patternId]);
     await owner.delete(`/api/drafts/${other}`).expect(204);
@@ -49,6 +52,7 @@ describe('a plan that is begun', () => {
         .post('/api/batches')
         .send({ patternId, revision: 1, name: 'Six', customer: 'stock', ...choices(), ...rest })
         .expect(201);
+    await keep('pieces=6').expect(204);
     await made({});
     expect(await drafts()).toHaveLength(1);
     await made({ fromDraft: true });

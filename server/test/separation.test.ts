@@ -13,10 +13,12 @@ let database: Client;
 
 beforeAll(async () => {
   app = await openApp();
-  here = await newOwner(app);
-  there = await newOwner(app);
   database = new Client({ connectionString: settingsFromEnvironment().databaseUrl });
   await database.connect();
+});
+beforeEach(async () => {
+  here = await newOwner(app);
+  there = await newOwner(app);
 });
 afterAll(async () => {
   await database.end();

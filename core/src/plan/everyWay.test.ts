@@ -49,8 +49,6 @@ const PARTS = STARTING_FORMS.flatMap((form) => {
 });
 
 describe('every way of holding that is proposed makes the piece as it is drawn', () => {
-  const gone = new Map<MountKind, number>();
-
   it.each(PARTS)('$name', ({ name, body, part }) => {
     for (const pieces of [1, 12])
       for (const { kind } of planned(body, part, pieces, null).parts[0].mounts) {
@@ -60,12 +58,12 @@ describe('every way of holding that is proposed makes the piece as it is drawn',
         if (why) expect([kind, stops.join()]).toEqual([kind, expect.stringContaining(why)]);
         else expect([kind, stops]).toEqual([kind, []]);
         expect([kind, made.parts[0].steps.length > 0]).toEqual([kind, why === undefined]);
-        gone.set(kind, (gone.get(kind) ?? 0) + 1);
       }
   });
 
-  it('and nearly all of them were gone', () =>
-    expect([...gone.keys()].sort()).toEqual([
+  it('and nearly all ways there are are proposed for one of the forms', () => {
+    const ways = PARTS.flatMap(({ body, part }) => planned(body, part, 1, null).parts[0].mounts);
+    expect([...new Set(ways.map((way) => way.kind))].sort()).toEqual([
       'between centres',
       'chuck',
       'collet',
@@ -75,7 +73,8 @@ describe('every way of holding that is proposed makes the piece as it is drawn',
       'spur drive',
       'tape plate',
       'through mandrel',
-    ]));
+    ]);
+  });
 });
 
 describe('ways that only some parts ask for', () => {

@@ -4,8 +4,12 @@ import { answering, shownInApp } from '../../test/inApp.js';
 import { LayAside } from './LayAside.js';
 import { useKeptChoices, type Begun, type KeptChoices } from './useKeptChoices.js';
 
-let laidAside = 0;
-let isDraft = true;
+let laidAside: number;
+let isDraft: boolean;
+beforeEach(() => {
+  laidAside = 0;
+  isDraft = true;
+});
 const laid = (orders: object[], at: string) => {
   const asked = answering({
     'GET /api/orders?closed=no': () => ({ body: orders }),
