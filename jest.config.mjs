@@ -1,6 +1,8 @@
+import { join } from 'node:path';
+
 /** Jest runs CommonJS: sources and ESM packages are compiled by swc on the way in. */
 const swc = (decorators, tsx = false) => [
-  '@swc/jest',
+  join(import.meta.dirname, 'scripts/quickGlobals.cjs'),
   {
     module: { type: 'commonjs' },
     jsc: {
@@ -27,6 +29,7 @@ const project = (name, decorators) => ({
   ],
   moduleNameMapper: {
     '^@compas/core$': '<rootDir>/../core/src/index.ts',
+    '^fast-check$': '<rootDir>/../scripts/seededProperties.cjs',
     '^(\\.{1,2}/.*)\\.js$': '$1',
   },
   testEnvironment: 'node',
@@ -45,8 +48,20 @@ const screens = {
   setupFilesAfterEnv: ['<rootDir>/test/patience.ts'],
 };
 
-/** Jest leaves one core idle unless it is told otherwise: on two that is half of them. */
+const server = {
+  ...project('server', true),
+  testEnvironment: '<rootDir>/test/databaseEnvironment.mjs',
+};
+
+/**
+ * Jest leaves one core idle unless it is told otherwise: on two that is half of them. What it remembers of earlier runs lies
+ * in the clone, so that a fresh one remembers nothing, and the order comes from the seed alone.
+ */
 export default {
   maxWorkers: '100%',
-  projects: [project('core', false), project('server', true), web, screens],
+  cacheDirectory: '<rootDir>/.cache/jest',
+  testSequencer: '<rootDir>/scripts/shuffledFiles.mjs',
+  randomize: true,
+  testTimeout: 60_000,
+  projects: [project('core', false), server, web, screens],
 };

@@ -1,20 +1,50 @@
-import { expect, type Locator, type Page } from '@playwright/test';
+import { expect, test as base, type Locator, type Page } from '@playwright/test';
 
-/**
- * Comes in by the button on the first screen, as anybody would who tries Compas. What another test had begun to plan is
- * put away first: all share one workshop, and whether they had left it long enough to be kept is a matter of pace.
- */
-export async function enterDemo(page: Page): Promise<void> {
+/** Nobody is signed in: for tests that come in by a door themselves. */
+export const OUTSIDE = { cookies: [], origins: [] };
+
+/** Each worker has a server of its own, and comes in once for all its tests. */
+export const test = base.extend<
+  object,
+  { signedIn: Awaited<ReturnType<ReturnType<Page['context']>['storageState']>> }
+>({
+  baseURL: async ({}, use, { parallelIndex }) => {
+    await use((process.env['COMPAS_URLS'] ?? '').split(' ')[parallelIndex]);
+  },
+  signedIn: [
+    async ({ playwright }, use, { parallelIndex }) => {
+      const door = await playwright.request.newContext({
+        baseURL: (process.env['COMPAS_URLS'] ?? '').split(' ')[parallelIndex],
+        extraHTTPHeaders: { 'x-compas': '1' },
+      });
+      await door.post('/api/session/demo');
+      await use(await door.storageState());
+      await door.dispose();
+    },
+    { scope: 'worker' },
+  ],
+  storageState: async ({ signedIn }, use) => use(signedIn),
+});
+
+const onTheBench = (page: Page) => expect(page.getByRole('heading', { name: /On the bench/ })).toBeVisible();
+
+/** Comes in by the button on the first screen, as anybody would who tries Compas. */
+export async function enterByTheDoor(page: Page): Promise<void> {
   await page.goto('/');
   await page.getByRole('button', { name: 'Enter the demo workshop' }).click();
-  const bench = page.getByRole('heading', { name: /On the bench/ });
-  await expect(bench).toBeVisible();
+  await onTheBench(page);
+}
+
+/**
+ * Opens the Bench of the demo workshop. What another test had begun to plan is put away first: all of a worker share one
+ * workshop, and whether they had left it long enough to be kept is a matter of pace.
+ */
+export async function enterDemo(page: Page): Promise<void> {
   const begun = (await (await page.request.get('/api/drafts')).json()) as { patternId: string }[];
   for (const { patternId } of begun)
     await page.request.delete(`/api/drafts/${patternId}`, { headers: { 'x-compas': '1' } });
-  if (begun.length === 0) return;
-  await page.reload();
-  await expect(bench).toBeVisible();
+  await page.goto('/');
+  await onTheBench(page);
 }
 
 /** Chooses in one of the drop-down lists. */
@@ -32,7 +62,7 @@ export async function signIn(page: Page, email: string): Promise<void> {
   await page.getByLabel('E-mail address').fill(email);
   await page.getByLabel('Password').fill('shavings-everywhere');
   await page.getByRole('button', { name: 'Sign in' }).click();
-  await expect(page.getByRole('heading', { name: /On the bench/ })).toBeVisible();
+  await onTheBench(page);
 }
 
 /** Keeps a plan; where something of it stops, it says why it may go on. */

@@ -1,6 +1,6 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { pdfLines, uprights, type PdfLine } from '../server/test/pdfLines.js';
-import { choose, enterDemo } from './door.js';
+import { choose, enterDemo, test } from './door.js';
 
 /** Opens the plan of a pattern from its shelf, at a stage. */
 async function planOf(page: Page, pattern: string, stage: string): Promise<void> {

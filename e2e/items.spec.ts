@@ -1,5 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
-import { endStep, enterDemo, goPast } from './door.js';
+import { expect, type Page } from '@playwright/test';
+import { endStep, enterDemo, goPast, test } from './door.js';
 
 /** Takes up whatever is next until something is true of the screen. */
 async function goOn(page: Page, until: () => Promise<boolean>): Promise<void> {
@@ -29,7 +29,7 @@ const where = async (page: Page): Promise<string> => {
   return texts.map((t) => t[0] ?? '').join(' / ');
 };
 
-test('five tops are ordered whole, a stem is rejected and replaced, and all go through assembly to the twins', async ({
+test('three tops are ordered whole, a stem is rejected and replaced, and all go through assembly to the twins', async ({
   page,
 }) => {
   await enterDemo(page);
@@ -39,13 +39,13 @@ test('five tops are ordered whole, a stem is rejected and replaced, and all go t
     .getByRole('link', { name: /Meadow top with launcher/ })
     .click();
   await page.getByRole('button', { name: 'Order some' }).click();
-  await page.getByLabel('How many').fill('5');
+  await page.getByLabel('How many').fill('3');
   await page.getByLabel('How many').press('Tab');
 
   await test.step('each part has its own wood and its own way', async () => {
     const parts = page.getByRole('radiogroup', { name: 'Part shown' });
-    await expect(parts).toContainText('Stem × 5');
-    await parts.getByText('Body × 5').click();
+    await expect(parts).toContainText('Stem × 3');
+    await parts.getByText('Body × 3').click();
     await page.getByLabel('Material').click();
     await page.getByLabel('Material').fill('Cherry');
     await page.locator('.ant-select-item-option').getByText('Cherry', { exact: true }).click();
@@ -62,7 +62,7 @@ test('five tops are ordered whole, a stem is rejected and replaced, and all go t
 
   await page.getByRole('button', { name: 'Keep the plan' }).click();
   await page.getByRole('link', { name: 'To the lathe' }).click();
-  await expect(page.locator('.run-piece')).toHaveText('stem 1 of 5');
+  await expect(page.locator('.run-piece')).toHaveText('stem 1 of 3');
   const pieces = page.getByRole('navigation', { name: 'Pieces' });
 
   await test.step('a stem that was lost takes no body with it, and a spare is numbered on', async () => {
@@ -72,7 +72,7 @@ test('five tops are ordered whole, a stem is rejected and replaced, and all go t
     await page.getByRole('button', { name: 'Reject', exact: true }).click();
     await pieces.getByRole('button', { name: 'Stem 2, rejected' }).click();
     await page.getByRole('button', { name: 'Make one more stem' }).click();
-    await expect(pieces.getByRole('button', { name: /^Stem 6,/ })).toBeVisible();
+    await expect(pieces.getByRole('button', { name: /^Stem 4,/ })).toBeVisible();
     await expect(pieces.getByRole('button', { name: /^Body 2,/ })).toHaveAttribute('data-state', 'open');
     await endStep(page, page.getByRole('button', { name: 'To the next piece' }));
   });
@@ -80,9 +80,9 @@ test('five tops are ordered whole, a stem is rejected and replaced, and all go t
   await test.step('stems and bodies are made, then joined: which goes with which is said at the lathe', async () => {
     const join = page.getByRole('heading', { name: 'Glue the body onto the stem' });
     await goOn(page, () => join.isVisible());
-    await expect(page.locator('.run-piece')).toHaveText('stem 1 of 6');
+    await expect(page.locator('.run-piece')).toHaveText('stem 1 of 4');
     const bodies = page.getByRole('radiogroup', { name: 'Goes with' });
-    await expect(bodies.getByRole('radio')).toHaveText(['body 1', 'body 2', 'body 3', 'body 4', 'body 5']);
+    await expect(bodies.getByRole('radio')).toHaveText(['body 1', 'body 2', 'body 3']);
     await bodies.getByRole('radio', { name: 'body 3' }).click();
     await page.getByRole('button', { name: 'It fits' }).click();
     await endStep(page, page.getByRole('button', { name: 'Done', exact: true }));
@@ -92,10 +92,10 @@ test('five tops are ordered whole, a stem is rejected and replaced, and all go t
   await goOn(page, () => Promise.resolve(false));
   await page.getByRole('link', { name: 'Are they twins?' }).click();
   const items = page.getByRole('region', { name: /items are together/ });
-  await expect(items.getByRole('heading')).toHaveText('5 of 5 items are together');
+  await expect(items.getByRole('heading')).toHaveText('3 of 3 items are together');
   await expect(items.getByRole('row').nth(1)).toContainText('stem 1, body 3');
   await expect(items.getByRole('row').nth(2)).toContainText('■ rejected');
-  await expect(items.getByRole('row').nth(6)).toContainText(/stem 6, body \d/);
-  await page.getByText('Body × 5').click();
+  await expect(items.getByRole('row').nth(4)).toContainText(/stem 4, body \d/);
+  await page.getByText('Body × 3').click();
   await expect(page.locator('.strip-ruler text').last()).toHaveText('20');
 });

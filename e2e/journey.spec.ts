@@ -1,5 +1,7 @@
-import { expect, test, type Page } from '@playwright/test';
-import { endStep, enterDemo } from './door.js';
+import { expect, type Page } from '@playwright/test';
+import { endStep, enterByTheDoor, OUTSIDE, test } from './door.js';
+
+test.use({ storageState: OUTSIDE });
 
 /** Does the step of a piece that is on the screen, whatever it asks for, and gives its title. */
 async function doStep(
@@ -48,7 +50,7 @@ test('from the pattern to twins: change a diameter, order a dozen, plan, print, 
   page,
   context,
 }) => {
-  await enterDemo(page);
+  await enterByTheDoor(page);
 
   await test.step('change a diameter of the stopper and save a revision', async () => {
     await page.getByRole('link', { name: 'Patterns' }).click();

@@ -1,5 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
-import { endStep, enterDemo, goPast } from './door.js';
+import { expect, type Page } from '@playwright/test';
+import { endStep, enterDemo, goPast, test } from './door.js';
 
 test.beforeEach(({ page }) => enterDemo(page));
 

@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
-import { choose, enterDemo, keepPlan } from './door.js';
+import { expect } from '@playwright/test';
+import { choose, enterDemo, keepPlan, test } from './door.js';
 
 test('an order of two lines is written down, one is planned by way of the Bench, and the other taken out', async ({
   page,

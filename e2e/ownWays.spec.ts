@@ -1,5 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
-import { choose, enterDemo } from './door.js';
+import { expect, type Page } from '@playwright/test';
+import { choose, enterDemo, test } from './door.js';
 
 /** The plan of a pattern in one of its stages. */
 async function plan(page: Page, pattern: RegExp, stage: string): Promise<void> {

@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
-import { expect, test, type Locator, type Page } from '@playwright/test';
-import { choose, enterDemo } from './door.js';
+import { expect, type Locator, type Page } from '@playwright/test';
+import { choose, enterDemo, test } from './door.js';
 
 /** Types a length into a field and leaves it. */
 async function give(page: Page, label: string, value: string): Promise<void> {

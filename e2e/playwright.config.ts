@@ -1,17 +1,26 @@
+import { readdirSync } from 'node:fs';
 import { defineConfig } from '@playwright/test';
+import { inSeedOrder } from './share.js';
 
 const root = process.getuid?.() === 0;
+const files = readdirSync(__dirname).filter((file) => file.endsWith('.spec.ts'));
 
 export default defineConfig({
   testDir: '.',
   timeout: 180_000,
   expect: { timeout: 20_000 },
-  workers: 1,
+  // each worker has a server with a workshop of its own
+  workers: (process.env['COMPAS_URLS'] ?? '').split(' ').length,
+  fullyParallel: true,
   retries: 0,
   reporter: [['list'], ['json']],
   outputDir: '../test-results',
+  // the runner takes files by their names, projects as they stand
+  projects: inSeedOrder(files).map((file) => ({
+    name: file.replace('.spec.ts', ''),
+    testMatch: file,
+  })),
   use: {
-    baseURL: process.env['COMPAS_URL'],
     viewport: { width: 1280, height: 800 },
     actionTimeout: 20_000,
     launchOptions: {

@@ -1,5 +1,6 @@
-import { expect, test, type Page } from '@playwright/test';
-import { choose, endStep, enterDemo, goPast, keepPlan } from './door.js';
+import { expect, type Page } from '@playwright/test';
+import { choose, endStep, enterDemo, goPast, keepPlan, test } from './door.js';
+import { shareOf } from './share.js';
 
 /** What the lathe screen shows of a step: its title, its one figure, and the wood as it is drawn. */
 interface Shown {
@@ -158,38 +159,44 @@ function agrees(seen: readonly { before: Shown; after: Shown }[]): number {
 
 const titles = (seen: readonly { before: Shown }[]) => seen.map((s) => s.before.title);
 
-test('a leg keeps its square: only the rest is roughed, and the drawn wood follows every figure', async ({
-  page,
-}) => {
-  await toTheLathe(page, 'Footstool leg');
-  const seen = await makeIt(page);
-  expect(agrees(seen)).toBeGreaterThan(5);
-  const order = titles(seen);
-  expect(order).toContain('Rough to round, after the square');
-  expect(order.indexOf('Stop the lathe and take it off')).toBeLessThan(
-    order.findIndex((t) => t.startsWith('Saw the nib')),
-  );
-  // the square is as thick at the end as it was sawn
-  const [blank, last] = [seen[0]!.before, seen.at(-1)!.after];
-  const thickest = (wood: Shown['wood']) => Math.max(...wood.map((p) => p.r));
-  expect(thickest(last.wood)).toBeCloseTo(thickest(blank.wood), 1);
-});
+/** Whole pieces at the lathe, each by its title; this run walks its share of them. */
+const WALKS = new Map<string, ({ page }: { page: Page }) => Promise<void>>();
+const walk = (title: string, work: ({ page }: { page: Page }) => Promise<void>) => WALKS.set(title, work);
 
-test('a finial goes into the chuck by a tenon that was turned before, and comes off at the end', async ({
-  page,
-}) => {
-  await toTheLathe(page, 'Gallery finial');
-  const seen = await makeIt(page);
-  expect(agrees(seen)).toBeGreaterThan(8);
-  const order = titles(seen);
-  const at = (title: string) => order.findIndex((t) => t.startsWith(title));
-  expect(at('Turn a tenon for the jaws')).toBeLessThan(at('In the chuck by its tenon'));
-  expect(at('In the chuck by its tenon')).toBeLessThan(at('Sand'));
-  expect(at('Tailstock away')).toBeLessThan(at('Part it off'));
-  expect(at('Tailstock away')).toBeGreaterThan(at('Sand'));
-});
+walk(
+  'a leg keeps its square: only the rest is roughed, and the drawn wood follows every figure',
+  async ({ page }) => {
+    await toTheLathe(page, 'Footstool leg');
+    const seen = await makeIt(page);
+    expect(agrees(seen)).toBeGreaterThan(5);
+    const order = titles(seen);
+    expect(order).toContain('Rough to round, after the square');
+    expect(order.indexOf('Stop the lathe and take it off')).toBeLessThan(
+      order.findIndex((t) => t.startsWith('Saw the nib')),
+    );
+    // the square is as thick at the end as it was sawn
+    const [blank, last] = [seen[0]!.before, seen.at(-1)!.after];
+    const thickest = (wood: Shown['wood']) => Math.max(...wood.map((p) => p.r));
+    expect(thickest(last.wood)).toBeCloseTo(thickest(blank.wood), 1);
+  },
+);
 
-test('a stopper is bored before it is round, and its insert cures before it turns', async ({ page }) => {
+walk(
+  'a finial goes into the chuck by a tenon that was turned before, and comes off at the end',
+  async ({ page }) => {
+    await toTheLathe(page, 'Gallery finial');
+    const seen = await makeIt(page);
+    expect(agrees(seen)).toBeGreaterThan(8);
+    const order = titles(seen);
+    const at = (title: string) => order.findIndex((t) => t.startsWith(title));
+    expect(at('Turn a tenon for the jaws')).toBeLessThan(at('In the chuck by its tenon'));
+    expect(at('In the chuck by its tenon')).toBeLessThan(at('Sand'));
+    expect(at('Tailstock away')).toBeLessThan(at('Part it off'));
+    expect(at('Tailstock away')).toBeGreaterThan(at('Sand'));
+  },
+);
+
+walk('a stopper is bored before it is round, and its insert cures before it turns', async ({ page }) => {
   await toTheLathe(page, 'Dovecote carafe stopper');
   const seen = await makeIt(page);
   expect(agrees(seen)).toBeGreaterThan(5);
@@ -200,112 +207,122 @@ test('a stopper is bored before it is round, and its insert cures before it turn
   expect(at('Trial fit')).toBeLessThan(at('Sand'));
 });
 
-test('texture and a burnt line are made at their place: on sanded wood, under the finish', async ({
-  page,
-}) => {
-  await toTheLathe(page, 'Garden dibber');
-  const seen = await makeIt(page);
-  expect(agrees(seen)).toBeGreaterThan(5);
-  const order = titles(seen);
-  const [line, texture] = [order.indexOf('Burn the line'), order.indexOf('Texture')];
-  expect(Math.min(line, texture)).toBeGreaterThan(order.findLastIndex((t) => t.startsWith('Sand P')));
-  expect(Math.max(line, texture)).toBeLessThan(order.findIndex((t) => t.startsWith('Part the')));
-  // the line is burnt where it is drawn: in the groove, 26 of neck and 92 of shaft beyond the knob
-  const { work } = seen[line]!.before;
-  expect(work!.x1 - work!.x0).toBeCloseTo(0.8, 0);
-});
+walk(
+  'texture and a burnt line are made at their place: on sanded wood, under the finish',
+  async ({ page }) => {
+    await toTheLathe(page, 'Garden dibber');
+    const seen = await makeIt(page);
+    expect(agrees(seen)).toBeGreaterThan(5);
+    const order = titles(seen);
+    const [line, texture] = [order.indexOf('Burn the line'), order.indexOf('Texture')];
+    expect(Math.min(line, texture)).toBeGreaterThan(order.findLastIndex((t) => t.startsWith('Sand P')));
+    expect(Math.max(line, texture)).toBeLessThan(order.findIndex((t) => t.startsWith('Part the')));
+    // the line is burnt where it is drawn: in the groove, 26 of neck and 92 of shaft beyond the knob
+    const { work } = seen[line]!.before;
+    expect(work!.x1 - work!.x0).toBeCloseTo(0.8, 0);
+  },
+);
 
-test('what is drawn about a shifted axis is turned on second marks, after all that is about the first', async ({
-  page,
-}) => {
-  await toTheLathe(page, 'Pastry pin', {
-    draw: async (tab) => {
-      await tab.getByRole('tab', { name: /Parts and joins/ }).click();
-      await tab.getByRole('button', { name: '+ second axis' }).click();
-      const shift = tab.getByLabel('Shifted by', { exact: true });
-      await shift.fill('3');
-      await shift.press('Enter');
-      await expect(shift).toHaveValue('3');
-    },
+walk(
+  'what is drawn about a shifted axis is turned on second marks, after all that is about the first',
+  async ({ page }) => {
+    await toTheLathe(page, 'Pastry pin', {
+      draw: async (tab) => {
+        await tab.getByRole('tab', { name: /Parts and joins/ }).click();
+        await tab.getByRole('button', { name: '+ second axis' }).click();
+        const shift = tab.getByLabel('Shifted by', { exact: true });
+        await shift.fill('3');
+        await shift.press('Enter');
+        await expect(shift).toHaveValue('3');
+      },
+    });
+    const seen = await makeIt(page);
+    expect(agrees(seen)).toBeGreaterThan(2);
+    const order = titles(seen);
+    const at = (title: string) => order.findIndex((t) => t.startsWith(title));
+    expect(at('On the second marks')).toBeGreaterThan(at('Mark from the story stick'));
+    expect(at('Turn about the further axis')).toBe(at('On the second marks') + 1);
+    expect(at('Sand P')).toBeGreaterThan(at('Turn about the further axis'));
+  },
+);
+
+walk(
+  'two finials come from one blank: sawn and mounted once, the one at the tail finished and parted off first',
+  async ({ page }) => {
+    await toTheLathe(page, 'Gallery finial', { pieces: 2, inBlank: 2 });
+    const seen = await makeIt(page);
+    expect(agrees(seen)).toBeGreaterThan(16);
+    const order = titles(seen);
+    for (const once of ['Saw the blank', 'Mark centres', 'In the chuck by its tenon', 'True it in the chuck'])
+      expect([once, order.filter((t) => t === once).length]).toEqual([once, 1]);
+    expect(order.filter((t) => t === 'Part it off')).toHaveLength(2);
+    const [off, up] = [
+      order.indexOf('Part it off'),
+      order.findIndex((t) => t.startsWith('Tailstock up again')),
+    ];
+    expect(off).toBeLessThan(up);
+    expect(seen[off]!.before.piece).toContain('piece 1 of 2 · blank 1');
+    expect(seen[up]!.before.piece).toContain('piece 2 of 2 · blank 1');
+    // what was parted off is gone from the drawn wood, the other still stands in the chuck
+    const long = ({ wood }: Shown) => Math.max(...wood.map((p) => p.x)) - Math.min(...wood.map((p) => p.x));
+    expect(long(seen[up]!.before)).toBeLessThan(long(seen[off]!.before) - 80);
+  },
+);
+
+walk(
+  'a recess is drilled through the waste it lies behind, as deep in the piece as it is drawn',
+  async ({ page }) => {
+    await toTheLathe(page, 'Pastry pin', {
+      draw: async (tab) => {
+        await tab.getByRole('tab', { name: 'Holes' }).click();
+        await tab.getByRole('button', { name: '+ add a hole' }).click();
+        await tab.getByLabel('Name of the hole').fill('socket');
+        await tab.getByRole('button', { name: '+ add a hole' }).click();
+        await choose(tab, 'hole, from', 'from the far end');
+      },
+    });
+    const seen = await makeIt(page);
+    expect(agrees(seen)).toBeGreaterThan(2);
+    const ends = ({ wood }: Shown) => [Math.min(...wood.map((p) => p.x)), Math.max(...wood.map((p) => p.x))];
+    const [, length] = ends(seen.at(-1)!.after);
+    const holes = [
+      { title: 'Drill the socket', end: 0, bottom: 20 },
+      { title: 'Drill the hole', end: length!, bottom: length! - 20 },
+    ].map(({ title, end, bottom }) => {
+      const { before } = seen.find((s) => s.before.title.startsWith(title))!;
+      // from the wood that stands to as deep behind the end of the piece as it is drawn
+      const stands = ends(before)[end === 0 ? 0 : 1]!;
+      const reach = [before.work!.x0, before.work!.x1].sort((a, b) => a - b);
+      expect(reach[0]).toBeCloseTo(Math.min(stands, bottom), 0);
+      expect(reach[1]).toBeCloseTo(Math.max(stands, bottom), 0);
+      return Math.abs(stands - end);
+    });
+    // one of them lies behind what it is driven by
+    expect(Math.max(...holes)).toBeGreaterThan(5);
+  },
+);
+
+walk(
+  'a scoop gets its bowl when all else is done: across in wooden jaws, the flat first',
+  async ({ page }) => {
+    await toTheLathe(page, 'Tea caddy spoon');
+    const seen = await makeIt(page);
+    expect(agrees(seen)).toBeGreaterThan(4);
+    const order = titles(seen);
+    const places = [
+      'Saw the nib of the reference end and pare it flush',
+      'In the wooden jaws, the face of the bowl outwards',
+      'Face the rim of the bowl flat',
+      'Hollow the bowl',
+      'Sand the bowl',
+      'Out of the wooden jaws',
+    ].map((title) => order.indexOf(title));
+    expect(places).not.toContain(-1);
+    expect(places).toEqual([...places].sort((a, b) => a - b));
+  },
+);
+
+for (const title of shareOf([...WALKS.keys()]))
+  test(title, async ({ page }) => {
+    await WALKS.get(title)?.({ page });
   });
-  const seen = await makeIt(page);
-  expect(agrees(seen)).toBeGreaterThan(2);
-  const order = titles(seen);
-  const at = (title: string) => order.findIndex((t) => t.startsWith(title));
-  expect(at('On the second marks')).toBeGreaterThan(at('Mark from the story stick'));
-  expect(at('Turn about the further axis')).toBe(at('On the second marks') + 1);
-  expect(at('Sand P')).toBeGreaterThan(at('Turn about the further axis'));
-});
-
-test('two finials come from one blank: sawn and mounted once, the one at the tail finished and parted off first', async ({
-  page,
-}) => {
-  await toTheLathe(page, 'Gallery finial', { pieces: 2, inBlank: 2 });
-  const seen = await makeIt(page);
-  expect(agrees(seen)).toBeGreaterThan(16);
-  const order = titles(seen);
-  for (const once of ['Saw the blank', 'Mark centres', 'In the chuck by its tenon', 'True it in the chuck'])
-    expect([once, order.filter((t) => t === once).length]).toEqual([once, 1]);
-  expect(order.filter((t) => t === 'Part it off')).toHaveLength(2);
-  const [off, up] = [
-    order.indexOf('Part it off'),
-    order.findIndex((t) => t.startsWith('Tailstock up again')),
-  ];
-  expect(off).toBeLessThan(up);
-  expect(seen[off]!.before.piece).toContain('piece 1 of 2 · blank 1');
-  expect(seen[up]!.before.piece).toContain('piece 2 of 2 · blank 1');
-  // what was parted off is gone from the drawn wood, the other still stands in the chuck
-  const long = ({ wood }: Shown) => Math.max(...wood.map((p) => p.x)) - Math.min(...wood.map((p) => p.x));
-  expect(long(seen[up]!.before)).toBeLessThan(long(seen[off]!.before) - 80);
-});
-
-test('a recess is drilled through the waste it lies behind, as deep in the piece as it is drawn', async ({
-  page,
-}) => {
-  await toTheLathe(page, 'Pastry pin', {
-    draw: async (tab) => {
-      await tab.getByRole('tab', { name: 'Holes' }).click();
-      await tab.getByRole('button', { name: '+ add a hole' }).click();
-      await tab.getByLabel('Name of the hole').fill('socket');
-      await tab.getByRole('button', { name: '+ add a hole' }).click();
-      await choose(tab, 'hole, from', 'from the far end');
-    },
-  });
-  const seen = await makeIt(page);
-  expect(agrees(seen)).toBeGreaterThan(2);
-  const ends = ({ wood }: Shown) => [Math.min(...wood.map((p) => p.x)), Math.max(...wood.map((p) => p.x))];
-  const [, length] = ends(seen.at(-1)!.after);
-  const holes = [
-    { title: 'Drill the socket', end: 0, bottom: 20 },
-    { title: 'Drill the hole', end: length!, bottom: length! - 20 },
-  ].map(({ title, end, bottom }) => {
-    const { before } = seen.find((s) => s.before.title.startsWith(title))!;
-    // from the wood that stands to as deep behind the end of the piece as it is drawn
-    const stands = ends(before)[end === 0 ? 0 : 1]!;
-    const reach = [before.work!.x0, before.work!.x1].sort((a, b) => a - b);
-    expect(reach[0]).toBeCloseTo(Math.min(stands, bottom), 0);
-    expect(reach[1]).toBeCloseTo(Math.max(stands, bottom), 0);
-    return Math.abs(stands - end);
-  });
-  // one of them lies behind what it is driven by
-  expect(Math.max(...holes)).toBeGreaterThan(5);
-});
-
-test('a scoop gets its bowl when all else is done: across in wooden jaws, the flat first', async ({
-  page,
-}) => {
-  await toTheLathe(page, 'Tea caddy spoon');
-  const seen = await makeIt(page);
-  expect(agrees(seen)).toBeGreaterThan(4);
-  const order = titles(seen);
-  const places = [
-    'Saw the nib of the reference end and pare it flush',
-    'In the wooden jaws, the face of the bowl outwards',
-    'Face the rim of the bowl flat',
-    'Hollow the bowl',
-    'Sand the bowl',
-    'Out of the wooden jaws',
-  ].map((title) => order.indexOf(title));
-  expect(places).not.toContain(-1);
-  expect(places).toEqual([...places].sort((a, b) => a - b));
-});

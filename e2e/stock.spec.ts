@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
-import { expect, test, type Page } from '@playwright/test';
-import { choose, enterDemo } from './door.js';
+import { expect, type Page } from '@playwright/test';
+import { choose, enterDemo, test } from './door.js';
 
 /** Orders so many of a pattern for somebody, as it is usually made. */
 async function order(page: Page, pattern: string, pieces: number, customer: string, material: string) {

@@ -1,5 +1,7 @@
-import { expect, test, type Page } from '@playwright/test';
-import { signIn } from './door.js';
+import { expect, type Page } from '@playwright/test';
+import { OUTSIDE, signIn, test } from './door.js';
+
+test.use({ storageState: OUTSIDE });
 
 const lengthOf = (page: Page) => page.getByRole('textbox', { name: 'ball, ball diameter', exact: true });
 const nameOf = (page: Page) => page.getByLabel('Name of the pattern');
@@ -16,7 +18,7 @@ test('two change one pattern: what only one changed goes together, what both cha
   await page.getByRole('button', { name: 'Make the pattern' }).click();
   await expect(nameOf(page)).toHaveValue(title);
 
-  const other = await (await browser.newContext()).newPage();
+  const other = await (await browser.newContext({ storageState: OUTSIDE })).newPage();
   await signIn(other, 'tobi@quillhaven.example');
   await other.goto(page.url());
   await expect(nameOf(other)).toHaveValue(title);

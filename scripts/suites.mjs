@@ -2,8 +2,8 @@ import { existsSync, mkdirSync, rmSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
 import { build, compileServer, generateClient } from './build.mjs';
-import { startCluster } from './cluster.mjs';
-import { freshDatabase, loadDemo, migrate } from './database.mjs';
+import { freePort, startCluster } from './cluster.mjs';
+import { copyDatabase, dropDatabase, freshDatabase, loadDemo, migrate } from './database.mjs';
 import { ensureChromium, ensurePostgres } from './packages.mjs';
 import { DATA, ROOT, say } from './project.mjs';
 import { jestCounts, playwrightCounts } from './report.mjs';
@@ -13,6 +13,10 @@ import { serve } from './serve.mjs';
 const REPORTS = join(ROOT, '.cache', 'reports');
 const TEST_DATA = join(DATA, 'test');
 export const counts = { passed: 0, failed: 0 };
+
+/** Of each sweep `npm test` makes this share of the runs, by its seed; `npm run sweep` makes them all. */
+const SHARE = 1 / 3;
+const shareEnv = (whole) => ({ COMPAS_SHARE: String(whole ? 1 : SHARE) });
 
 /** One check that either passes or fails, such as lint; what it says is shown when it has ended. */
 async function check([name, command, args]) {
@@ -44,19 +48,19 @@ async function suite(name, command, args, report, read, env = process.env) {
   counts.failed += found.failed;
 }
 
-const npx = (...args) => ['npx', ['--no-install', ...args]];
+const tool = (name, ...args) => [join(ROOT, 'node_modules', '.bin', name), args];
 
 /** What is checked without running anything; the longest first, so that none is left alone at the end. */
 export const staticChecks = () =>
   checks([
-    ['lint', ...npx('eslint', '.', '--max-warnings', '0')],
-    ['type check: web', ...npx('tsc', '-p', 'web')],
-    ['type check: server', ...npx('tsc', '-p', 'server/tsconfig.test.json')],
-    ['type check: core', ...npx('tsc', '-p', 'core/tsconfig.test.json')],
-    ['format', ...npx('prettier', '--check', '.', '--log-level', 'warn')],
+    ['lint', ...tool('eslint', '.', '--max-warnings', '0')],
+    ['type check: web', ...tool('tsc', '-p', 'web')],
+    ['type check: server', ...tool('tsc', '-p', 'server/tsconfig.test.json')],
+    ['type check: core', ...tool('tsc', '-p', 'core/tsconfig.test.json')],
+    ['format', ...tool('prettier', '--check', '.', '--log-level', 'warn')],
     [
       'dependency rules',
-      ...npx(
+      ...tool(
         'depcruise',
         '--config',
         '.dependency-cruiser.mjs',
@@ -67,55 +71,69 @@ export const staticChecks = () =>
         'err',
       ),
     ],
-    ['nothing unused', ...npx('knip')],
-    ['type check: browser tests', ...npx('tsc', '-p', 'e2e')],
+    ['nothing unused', ...tool('knip')],
+    ['type check: browser tests', ...tool('tsc', '-p', 'e2e')],
   ]);
 
 /** Jest on some of its projects; `only` are parts of the names of test files. */
-async function jestSuite(name, projects, only, env = process.env) {
+async function jestSuite(name, projects, { only, seed, whole }, env = process.env) {
   const report = join(REPORTS, `${projects.join('-')}.json`);
   mkdirSync(REPORTS, { recursive: true });
   const paths = only.flatMap((path) => ['--testPathPatterns', path]);
-  const args = ['--testTimeout=60000', '--json', `--outputFile=${report}`, ...paths];
-  await suite(name, ...npx('jest', '--selectProjects', ...projects, ...args), report, jestCounts, env);
+  const args = [`--seed=${seed}`, '--json', `--outputFile=${report}`, ...paths];
+  const command = tool('jest', '--selectProjects', ...projects, ...args);
+  await suite(name, ...command, report, jestCounts, { ...env, ...shareEnv(whole) });
 }
 
-export const coreTests = (only = []) => jestSuite('core tests', ['core'], only);
+export const coreTests = (asked) => jestSuite('core tests', ['core'], asked);
 
 /** The web's rules in Node, its components in a page without a browser. */
-export const webTests = (only = []) => jestSuite('web tests', ['web', 'screens'], only);
+export const webTests = (asked) => jestSuite('web tests', ['web', 'screens'], asked);
 
-/** The server over HTTP, on a database of its own. */
-export async function serverTests(only = []) {
-  const { env } = await freshDatabase({ data: TEST_DATA, name: 'compas_server' });
+/** The server over HTTP; each file of tests copies the database that is made here. */
+export async function serverTests(asked) {
+  const { env, superuserUrl } = await freshDatabase({ data: TEST_DATA, name: 'compas_server' });
   await migrate(env);
-  await jestSuite('server tests', ['server'], only, env);
+  await jestSuite('server tests', ['server'], asked, { ...env, COMPAS_TEST_SUPERUSER_URL: superuserUrl });
 }
 
+/** So many browsers at a time, each with a server and a workshop of its own. */
+const BROWSERS = Math.max(1, Math.min(4, availableParallelism()));
+
 /** Whole journeys in the browser, against the built application with the demo data. */
-export async function browserTests(only = []) {
+export async function browserTests({ only, seed, whole }) {
   const report = join(REPORTS, 'browser.json');
   mkdirSync(REPORTS, { recursive: true });
-  const { env } = await freshDatabase({ data: TEST_DATA, name: 'compas_browser' });
+  const { env, superuserUrl } = await freshDatabase({ data: TEST_DATA, name: 'compas_browser' });
   await migrate(env);
   await loadDemo(env);
-  const port = '4690';
-  const server = serve({ ...env, PORT: port }, { quiet: true });
-  await server.listening;
-  const browserEnv = {
-    ...process.env,
-    COMPAS_URL: `http://127.0.0.1:${port}`,
-    CHROMIUM: await ensureChromium(),
-    PLAYWRIGHT_JSON_OUTPUT_NAME: report,
-  };
-  await suite(
-    'browser tests',
-    ...npx('playwright', 'test', '--config', 'e2e/playwright.config.ts', ...only),
-    report,
-    playwrightCounts,
-    browserEnv,
-  );
-  server.stop();
+  const names = Array.from({ length: BROWSERS }, (_, i) => `compas_browser_${i}`);
+  const servers = [];
+  const ports = [];
+  try {
+    for (const name of names) {
+      const own = await copyDatabase(superuserUrl, env, name);
+      const port = await freePort();
+      const server = serve({ ...own, PORT: String(port), COMPAS_THREADS: '1' }, { quiet: true });
+      servers.push(server);
+      ports.push(port);
+      await server.listening;
+    }
+    const browserEnv = {
+      ...process.env,
+      COMPAS_URLS: ports.map((port) => `http://127.0.0.1:${port}`).join(' '),
+      COMPAS_SEED: String(seed),
+      ...shareEnv(whole),
+      CHROMIUM: await ensureChromium(),
+      PLAYWRIGHT_JSON_OUTPUT_NAME: report,
+    };
+    const args = ['test', '--config', 'e2e/playwright.config.ts', ...only];
+    await suite('browser tests', ...tool('playwright', ...args), report, playwrightCounts, browserEnv);
+  } finally {
+    for (const server of servers) server.stop();
+    await Promise.all(servers.map((server) => server.ended));
+    for (const name of names) await dropDatabase(superuserUrl, name);
+  }
 }
 
 /** Runs what needs a database while a cluster of the tests is up. */
@@ -132,18 +150,18 @@ export async function withCluster(work) {
 
 /** One room of the tests alone, with all that it needs. */
 export const ROOMS = {
-  core: (only) => coreTests(only),
-  web: async (only) => {
+  core: coreTests,
+  web: async (asked) => {
     await compileServer();
     await generateClient();
-    await webTests(only);
+    await webTests(asked);
   },
-  server: async (only) => {
+  server: async (asked) => {
     await compileServer();
-    await withCluster(() => serverTests(only));
+    await withCluster(() => serverTests(asked));
   },
-  e2e: async (only) => {
+  e2e: async (asked) => {
     await build();
-    await withCluster(() => browserTests(only));
+    await withCluster(() => browserTests(asked));
   },
 };

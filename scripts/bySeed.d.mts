@@ -1,0 +1,1 @@
+export function bySeed(names: readonly string[], seed: number): string[];
