@@ -30,7 +30,8 @@ describe('an account', () => {
     await signIn(OTHER).expect(200);
     await here.get('/api/patterns').expect(200);
     // what another process has in mind of a session is renewed within seconds
-    await new Promise((renewed) => setTimeout(renewed, 4_100));
+    while ((await there.get('/api/patterns')).status === 200)
+      await new Promise((later) => setTimeout(later, 100));
     await there.get('/api/patterns').expect(401);
   });
 

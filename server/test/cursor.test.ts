@@ -26,6 +26,13 @@ const event = (piece: number, body: RunEvent['body'], device = 'tablet'): RunEve
 const send = (batch: { id: string }, events: RunEvent[]) =>
   owner.post(`/api/batches/${batch.id}/events`).send({ events });
 
+/** Until somebody waits for what another transaction of this database holds. */
+async function someoneWaits(source: DataSource): Promise<void> {
+  const waiting = `SELECT 1 FROM pg_stat_activity WHERE datname = current_database() AND wait_event_type = 'Lock'`;
+  while ((await source.query<unknown[]>(waiting)).length === 0)
+    await new Promise((later) => setTimeout(later, 10));
+}
+
 describe('events since a number', () => {
   it('are none twice and none left out, however many tablets record at once', async () => {
     const batch = await newBatch(owner);
@@ -68,7 +75,7 @@ describe('events since a number', () => {
     await slow.query('SELECT last_event FROM batches WHERE id = $1 FOR UPDATE', [batch.id]);
     const late = event(1, { kind: 'started', stepId: 'saw:blank part1' });
     const waiting = Promise.resolve(send(batch, [late]));
-    await new Promise((done) => setTimeout(done, 150));
+    await someoneWaits(source);
     const first = event(2, { kind: 'started', stepId: 'saw:blank part1' });
     await slow.query(
       `INSERT INTO events (workshop_id, id, batch_id, piece, at, device_at, device, sequence, plan_version, body, made_by, sent_by, number)
