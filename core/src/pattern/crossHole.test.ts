@@ -82,8 +82,9 @@ describe('wood at cross holes', () => {
         const found = leastCrossWall(outline, [], [hole])!;
         const [radius, end] = [diameter / 2, radiusAt(outline, at) - depth];
         let least = Math.min(at - radius, 100 - at - radius);
-        for (let i = 0; i <= 4_000; i++) {
-          const x = i / 40;
+        // where the hole and the features begin and end, too: beside them the outline is as steep as it likes
+        const edges = [30, 50, 70, at - radius, at + radius];
+        for (const x of [...Array.from({ length: 4_001 }, (_, i) => i / 40), ...edges]) {
           const r = radiusAt(outline, x);
           least = Math.min(least, Math.hypot(x - at, r) - radius);
           if (end <= -radiusAt(outline, at)) continue;
@@ -94,6 +95,17 @@ describe('wood at cross holes', () => {
         expect(found.wall).toBeGreaterThan(least - 0.06);
       }),
     );
+  });
+
+  it('of a hole that no bit is thin enough for is not asked: its size is refused with what would do', () => {
+    const [form] = STARTING_FORMS;
+    const body = form.body({}, 'maple');
+    const thin = [cross('pin hole', 20, 1e-9), { ...axial(20, 3e-274), id: 'needle', name: 'needle' }];
+    for (const hole of thin) {
+      const part = { ...body.parts[0], ...('angle' in hole ? { crossHoles: [hole] } : { holes: [hole] }) };
+      const said = checkPattern({ ...body, parts: [part] }).map((p) => p.why);
+      expect(said.join()).toContain(`${hole.name}: ⟦0⟧ is thinner than any bit. Give ⟦0.3⟧ or more.`);
+    }
   });
 
   it('near an end the end is what is left', () => {

@@ -1,5 +1,5 @@
 import { len } from '../measure/index.js';
-import { holeBoundary } from './hole.js';
+import { holeBoundary, tooThin } from './hole.js';
 import type { Outline } from './outline.js';
 import type { CrossHole, Hole } from './pattern.js';
 import { extremes, radiusAt } from './radius.js';
@@ -150,7 +150,8 @@ function segmentDistance([p1, q1]: [Point, Point], [p2, q2]: [Point, Point]): nu
 export function crossHoleProblems(hole: CrossHole, outline: Outline): string[] {
   const { name, diameter, depth, through } = hole;
   const x = stationOf(hole, outline.length);
-  if (diameter.mm <= 0) return [`${name}: a hole of no diameter. Give its diameter.`];
+  const [thin] = tooThin(name, diameter.mm);
+  if (thin !== undefined) return [thin];
   if (x <= 0 || x >= outline.length)
     return [`${name}: ${len(hole.at.mm)} from the end is not on a part ${len(outline.length)} long.`];
   const thick = 2 * radiusAt(outline, x);

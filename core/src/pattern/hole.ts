@@ -65,12 +65,22 @@ export const drilledSolid = (outline: Outline, holes: readonly Hole[]): Solid =>
   return solidFrom([...wood, ...holes.flatMap((hole) => holeIntegrals(hole, outline.length))]);
 };
 
+/** The thinnest bit that is sold, mm: what is thinner cannot be drilled, and would be cleared of chips without end. */
+const THINNEST_BIT = 0.3;
+
+/** What is wrong with the diameter of a hole, mm. */
+export function tooThin(name: string, diameter: number): string[] {
+  if (diameter <= 0) return [`${name}: a hole of no diameter. Give its diameter.`];
+  if (diameter >= THINNEST_BIT) return [];
+  return [`${name}: ${len(diameter)} is thinner than any bit. Give ${len(THINNEST_BIT)} or more.`];
+}
+
 /** What is wrong with a hole in itself: steps that do not narrow, nothing drilled, too deep. */
 export function holeProblems(hole: Hole, partLength: number): string[] {
   const problems: string[] = [];
   hole.steps.forEach((step, i) => {
     const before = hole.steps[i - 1];
-    if (step.diameter.mm <= 0) problems.push(`${hole.name}: a hole of no diameter. Give its diameter.`);
+    problems.push(...tooThin(hole.name, step.diameter.mm));
     if (step.depth.mm <= 0 && !hole.through) problems.push(`${hole.name}: give the depth to the shoulder.`);
     const above = before && (before.endDiameter ?? before.diameter).mm;
     if (before && (step.diameter.mm > (above ?? 0) || step.depth.mm <= before.depth.mm))
