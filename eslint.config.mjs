@@ -2,7 +2,17 @@ import reactHooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
 export default tseslint.config(
-  { ignores: ['**/dist/', '.compas/', '.cache/', 'test-results/', 'web/src/api/schema.d.ts', '**/*.mjs', '**/*.cjs'] },
+  {
+    ignores: [
+      '**/dist/',
+      '.compas/',
+      '.cache/',
+      'test-results/',
+      'web/src/api/schema.d.ts',
+      '**/*.mjs',
+      '**/*.cjs',
+    ],
+  },
   ...tseslint.configs.recommendedTypeChecked,
   {
     languageOptions: {

@@ -3,7 +3,7 @@ import { defineConfig } from '@playwright/test';
 import { inSeedOrder } from './share.js';
 
 const root = process.getuid?.() === 0;
-const files = readdirSync(__dirname).filter((file) => file.endsWith('.spec.ts'));
+const files = readdirSync(import.meta.dirname).filter((file) => file.endsWith('.spec.ts'));
 
 export default defineConfig({
   testDir: '.',

@@ -3,13 +3,14 @@ import type { BatchDetail } from '../api/batch.js';
 import { loadBatch } from '../api/batch.js';
 import { randomId } from '../api/randomId.js';
 import { fetchBatch } from './fetchBatch.js';
+import { recallBatch } from './seenBatch.js';
 
 jest.mock('../api/batch.js', () => ({ loadBatch: jest.fn() }));
 const load = loadBatch as jest.Mock<Promise<BatchDetail>, [string, BatchDetail | undefined]>;
 const batchAt = (lastEvent: number) => ({ id: 'b', lastEvent }) as unknown as BatchDetail;
 const later = () => undefined;
-/** Until what was begun has come to its next wait. */
-const settled = () => new Promise((done) => setTimeout(done, 20));
+/** Until what was begun has looked into the store, which answers in order, and come to its next wait. */
+const settled = () => recallBatch('nothing').then(() => undefined);
 
 beforeEach(() => load.mockReset());
 
