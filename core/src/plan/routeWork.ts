@@ -114,9 +114,15 @@ function fitsOf(
     covers: join.when === 'after the tenon' ? coveredBy(fits) : 0,
     title: join.title,
     words: join.words,
+    ...metBy(fits),
     minutes: join.minutes,
     cureMinutes: (joins.find((j) => j.id === join.id) ?? join).cureMinutes,
   }));
+}
+
+/** The diameter at which hardware meets the wood, as its kit calls it. */
+function metBy({ needs: { mating } }: PlannedHardware): Pick<FitIn, 'figure'> {
+  return mating ? { figure: { is: 'what it meets', called: mating.label, mm: mating.diameter } } : {};
 }
 
 /** Where hardware meets the outside, it is tried before anything else depends on it. */
@@ -129,6 +135,9 @@ function trialOf({ hardware, joins }: PartDraft): Work['trial'] {
     words: seated
       ? 'Stop. Run a fingernail from the ferrule onto the wood: it must not catch, and the line must flow.'
       : `Stop. Hold the hardware against the wood, ${mating.label}: a fingernail must not catch.`,
+    ...(hardware.kit.kind === 'ferrule'
+      ? { figure: { is: 'outside of the ferrule', mm: hardware.kit.outsideDiameter.mm } }
+      : metBy(hardware)),
   };
 }
 

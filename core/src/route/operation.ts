@@ -1,6 +1,7 @@
 import type { Stage } from '../measure/index.js';
 import type { Place } from '../workshop/index.js';
 import type { Body, Drilled, Flat, Placement, Skin } from '../pattern/index.js';
+import type { OperationFigure } from './figure.js';
 import type { Timer } from './step.js';
 import type {
   Datum,
@@ -100,6 +101,8 @@ export interface Operation {
   title: string;
   words: string[];
   said: Said[];
+  /** the one figure of it; operations of plans before engine 13 have none, and none has what sets or cuts nothing */
+  figure?: OperationFigure;
   effects: Effect[];
   /** what the work must be ready for: a cure keeps some things from being done and not others */
   purpose: Purpose;

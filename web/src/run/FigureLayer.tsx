@@ -38,9 +38,25 @@ export function FigureLayer({ figure, standing }: { figure: KeyFigure; standing:
       <foreignObject x={x} y={y} width={width} height={height}>
         <div className="run-hung" data-beside={beside}>
           <p className="run-figure-label">{figure.label}</p>
-          <p className="run-figure" data-long={'text' in figure && figure.text.length > 8}>
-            {'mm' in figure ? <Length mm={figure.mm} /> : figure.text}
+          <p
+            className="run-figure"
+            data-long={'text' in figure ? figure.text.length > 8 : figure.to !== undefined}
+          >
+            {'text' in figure ? (
+              figure.text
+            ) : (
+              <>
+                <Length mm={figure.mm} />
+                {figure.to !== undefined && (
+                  <>
+                    {' '}
+                    to <Length mm={figure.to} />
+                  </>
+                )}
+              </>
+            )}
           </p>
+          {figure.from && <p className="run-datum">{figure.from}</p>}
           {figure.at && (
             <p className="run-datum">
               <Length mm={figure.at.mm} bare />

@@ -1,23 +1,14 @@
-import { extremes, type Operation, type PartPlan, truedAcross, type Station, type Step } from '@compas/core';
-
-/** The one number of a step, and where along the wood it is worked: so far from an end. */
-export type KeyFigure = ({ label: string; mm: number } | { label: string; text: string }) & {
-  at?: { mm: number; to?: number; from: string };
-};
+import { extremes, type Operation, type PartPlan, truedAcross, type Step } from '@compas/core';
+import type { KeyFigure } from './keyFigure.js';
 
 /**
- * The figure that is read from a metre and a half away in this step.
- * @param station the station that is measured next, if any
+ * The figure of an operation of a plan before engine 13, which stored none: read off what it says and cuts, as it was shown
+ * then. Null where it had none of its own.
  */
-export function keyFigure(step: Step, part: PartPlan, station: Station | undefined): KeyFigure {
-  if (station)
-    return {
-      label: `${station.label}, should be`,
-      mm: step.against === 'cut' ? station.cutTo : station.finished,
-    };
-  const figure = (step.operation && figureOf(step.operation, part)) ?? effort(step);
-  const at = markOf(step) ?? (step.operation && placeOf(step.operation));
-  return at ? { ...figure, at } : figure;
+export function figureOfBefore(step: Step, operation: Operation, part: PartPlan): KeyFigure | null {
+  const figure = figureOf(operation, part);
+  const at = markOf(step) ?? placeOf(operation);
+  return figure && at ? { ...figure, at } : figure;
 }
 
 /**
@@ -55,12 +46,6 @@ function endWords(datum: NonNullable<Operation['said'][number]['from']>): string
       return 'from the flat';
   }
 }
-
-/** What a step is about when it has no figure of its own. */
-const effort = ({ speed, minutes }: Step): KeyFigure =>
-  speed !== null
-    ? { label: 'speed', text: speed }
-    : { label: 'about', text: `${Math.round(minutes * 10) / 10} min` };
 
 /** The figure that an operation says and plays: what is set, cut to or drilled to. */
 function figureOf(operation: Operation, part: PartPlan): KeyFigure | null {

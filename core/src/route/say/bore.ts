@@ -1,4 +1,5 @@
 import { HERE, round, times, type Drilled } from '../../pattern/index.js';
+import { fromOf, type Along, type OperationFigure } from '../figure.js';
 import type { Lengths, Operation, Said } from '../operation.js';
 import type { Datum, Shop } from '../shop.js';
 import { operationOf, type Manner } from './operationOf.js';
@@ -36,11 +37,23 @@ export function bore(
       ...(pass === undefined ? {} : { pass }),
       on: [wood],
       said: [...said, { name: 'point, degrees', mm: pointAngle, from: null }, ...taped(tape)],
+      figure: figureOf(tape, steps.at(-1)?.diameter),
       effects: [{ do: 'drill', wood, hole }],
       purpose: 'turn',
     },
     manner,
   );
+}
+
+/** How deep it goes is read off the tape; right through it is the bit that matters. mm */
+function figureOf(
+  tape: number | undefined,
+  bit: number | undefined,
+  at?: Along,
+): OperationFigure | undefined {
+  const where = at ? { at } : {};
+  if (tape !== undefined) return { is: 'tape', mm: tape, ...where };
+  return bit === undefined ? undefined : { is: 'bit', mm: bit, ...where };
 }
 
 const taped = (mm: number | undefined): Said[] =>
@@ -90,6 +103,10 @@ export function boreAcross(
         ...(depth === undefined ? [] : [{ name: 'deep from the surface', mm: depth, from: null }]),
         ...taped(beyond === undefined ? undefined : deep + beyond),
       ],
+      figure: figureOf(beyond === undefined ? undefined : deep + beyond, diameter, {
+        from: fromOf(from),
+        mm: at,
+      }),
       effects: [{ do: 'drill', wood: id, hole }],
       purpose: 'turn',
     },

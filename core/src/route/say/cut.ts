@@ -1,4 +1,5 @@
-import { type Placement, type Segment, type Skin } from '../../pattern/index.js';
+import { extremes, type Placement, type Segment, type Skin } from '../../pattern/index.js';
+import { fromOf, type Along, type OperationFigure } from '../figure.js';
 import type { CutDoing, Lengths, Operation, Said } from '../operation.js';
 import type { Datum, Shop } from '../shop.js';
 import { idOf, operationOf, type Manner } from './operationOf.js';
@@ -20,6 +21,8 @@ interface Cutting extends Manner {
   profile: SaidProfile;
   /** left on the radius for sanding, mm */
   leave?: number;
+  /** the mark that a place is sized at: nobody lays off the edge of the tool; mm from the profile's datum */
+  mark?: number;
   /** a fresh surface through what is sanded, textured or coated is meant */
   fresh?: boolean;
   /** with knife and paper, off the lathe */
@@ -29,7 +32,18 @@ interface Cutting extends Manner {
 /** Wood turned away about the axis that the work turns about. What is cut is what is said. */
 export function cut(
   shop: Shop,
-  { wood: id, doing, subject, pass, profile, leave = 0, fresh = false, byHand = false, ...manner }: Cutting,
+  {
+    wood: id,
+    doing,
+    subject,
+    pass,
+    profile,
+    leave = 0,
+    mark,
+    fresh = false,
+    byHand = false,
+    ...manner
+  }: Cutting,
   lengths: Lengths,
 ): Operation {
   const wood = woodFor(shop, id);
@@ -53,6 +67,7 @@ export function cut(
         subject,
         on: [id],
         said: profileFigures(profile, leave),
+        figure: figureOf(doing, profile, segments, leave, mark),
         effects: [{ do: 'cut', wood: id, skin, through: fresh ? 'treated' : 'nothing', turning: !byHand }],
         purpose: byHand ? 'handle' : 'turn',
       },
@@ -80,6 +95,41 @@ function segmentsOf({ x, diameter, to }: SaidProfile): Segment[] {
     [x0, r0] = [x1, d / 2];
     return segment;
   });
+}
+
+/** What is thinner at its end runs out to a point: no calliper is set to that. mm */
+const POINT = 0.1;
+
+/** Cuts that are told by the thickest of what they leave. */
+const NAMED = { rough: 'round', tenon: 'tenon', size: 'parted down', nib: 'nib' } as const;
+
+/**
+ * What the calliper is set to: the crown where there is one, the bottom where there is one, else the thinner end, with what is
+ * left for sanding. Of a hollow how deep it goes. And where that is.
+ */
+function figureOf(
+  doing: Cutting['doing'],
+  { from, x }: SaidProfile,
+  segments: readonly Segment[],
+  leave: number,
+  mark: number | undefined,
+): OperationFigure | undefined {
+  const [first, last] = [segments[0], segments.at(-1)];
+  if (!first || !last) return undefined;
+  if (doing === 'hollow') return { is: 'depth', mm: last.x1, from: fromOf(from) };
+  const { largest, smallest } = extremes({ segments: [...segments] }, first.x0, last.x1);
+  const cutTo = (diameter: number) => diameter + 2 * leave;
+  const at: Along = { from: fromOf(from), mm: mark ?? x, ...(doing === 'shape' ? { to: last.x1 } : {}) };
+  const where = doing === 'rough' ? {} : { at };
+  if (doing !== 'shape') return { is: NAMED[doing], mm: cutTo(largest.diameter), ...where };
+  const ends = [2 * first.r0, 2 * last.r1];
+  if (largest.diameter > Math.max(...ends) + 1e-6)
+    return { is: 'crown', mm: cutTo(largest.diameter), ...where };
+  if (smallest.diameter < Math.min(...ends) - 1e-6)
+    return { is: 'bottom', mm: cutTo(smallest.diameter), ...where };
+  if (smallest.diameter < POINT) return { is: 'point', mm: cutTo(largest.diameter), ...where };
+  const is = largest.diameter === smallest.diameter ? 'straight' : 'thinner end';
+  return { is, mm: cutTo(smallest.diameter), ...where };
 }
 
 function profileFigures({ from, x, diameter, to }: SaidProfile, leave: number): Said[] {

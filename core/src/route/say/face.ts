@@ -1,9 +1,10 @@
-import { endForEnd } from '../../pattern/index.js';
+import { endForEnd, times } from '../../pattern/index.js';
 import { across } from '../stretch.js';
+import { fromOf } from '../figure.js';
 import type { Lengths, Operation } from '../operation.js';
 import type { Datum, Shop } from '../shop.js';
 import { idOf, operationOf, type Manner } from './operationOf.js';
-import { placeOf, woodFor } from './place.js';
+import { placeOf, reachAlong, woodFor } from './place.js';
 
 interface Facing extends Manner {
   wood: string;
@@ -32,6 +33,7 @@ export function face(
         subject,
         on: [wood],
         said: [{ name: 'face to', mm, from }],
+        figure: { is: 'off the end', mm, from: fromOf(from) },
         effects: [{ do: 'flat', wood, flat: { id, at }, ...(sawn ? { sawn } : {}) }],
         purpose: sawn ? 'handle' : 'turn',
       },
@@ -53,6 +55,7 @@ export function flatAcross(shop: Shop, { wood, subject, above, ...manner }: Flat
   const id = idOf('face', subject);
   const { held } = shop;
   if (!held) throw new Error('A flat is cut across the axis of a hold, and nothing is held.');
+  const back = reachAlong(woodFor(shop, wood), held.axis.at, times(held.axis.along, -1));
   return {
     ...operationOf(
       {
@@ -61,6 +64,7 @@ export function flatAcross(shop: Shop, { wood, subject, above, ...manner }: Flat
         subject,
         on: [wood],
         said: [{ name: 'flat above the axis', mm: above, from: null }],
+        figure: { is: 'back to rim', mm: above + back },
         effects: [{ do: 'flat', wood, flat: { id, at: across(held.axis, above) } }],
         purpose: 'turn',
       },

@@ -1,3 +1,4 @@
+import { fromOf } from '../figure.js';
 import type { Lengths, Operation } from '../operation.js';
 import type { Datum, PieceIn, Shop } from '../shop.js';
 import { operationOf, type Manner } from './operationOf.js';
@@ -34,6 +35,7 @@ export function free(
         { name: 'ring to', mm: x1, from },
         { name: 'ring inside ⌀', mm: inside, from: null },
       ],
+      figure: { is: 'inside of the ring', mm: inside, at: { from: fromOf(from), mm: x0, to: x1 } },
       effects: [
         {
           do: 'free',

@@ -30,6 +30,10 @@ export function hold(
       pass: pass ?? wood,
       on: [wood],
       said: axisFigures(axis),
+      figure: {
+        is: place === 'lathe' && tail ? 'at the drive' : place === 'lathe' ? 'tailstock' : 'held by',
+        text: place === 'lathe' && !tail ? 'away' : drive.words,
+      },
       effects: [
         {
           do: 'hold',
@@ -56,6 +60,7 @@ export function tailAway(shop: Shop, manner: Manner, pass?: string): Operation {
       pass: whole,
       on: [held.wood],
       said: [],
+      figure: { is: 'tailstock', text: 'away' },
       effects: [{ do: 'hold', held: { ...held, tail: null, by: id }, untrue: false }],
       purpose: 'turn',
     },

@@ -1,5 +1,6 @@
 import { HERE, type Placement } from '../../pattern/index.js';
 import { across } from '../stretch.js';
+import { fromOf } from '../figure.js';
 import type { Effect, Lengths, Operation, Said } from '../operation.js';
 import type { Datum, Purpose, Shop } from '../shop.js';
 import { idOf, operationOf, type Manner } from './operationOf.js';
@@ -85,6 +86,7 @@ export function glue(
       subject,
       on: [outer, inner],
       said,
+      figure: { is: 'goes in', mm: deep },
       effects: [
         {
           do: 'join',
@@ -137,6 +139,7 @@ export function slide(
         { name: 'its middle', mm: at, from, ...(keeps === 'ring' ? { wood: shaft } : {}) },
         { name: 'half as long as', mm: half, from: looks, wood: ring },
       ],
+      figure: { is: 'its middle', mm: at, from: fromOf(from) },
       effects: [
         {
           do: 'join',

@@ -1,4 +1,5 @@
 import type { Stage } from '../../measure/index.js';
+import type { OperationFigure } from '../figure.js';
 import type { Effect, Operation, OperationKind, Said } from '../operation.js';
 import type { Timer } from '../step.js';
 import type { Purpose } from '../shop.js';
@@ -15,6 +16,8 @@ export interface Manner {
   speed?: string | null;
   timers?: Timer[];
   measures?: string[];
+  /** the one figure, where it comes from what is known outside of the wood: a kit, a stick */
+  figure?: OperationFigure;
 }
 
 /** The room of the work that each kind of operation belongs to. */
@@ -41,6 +44,7 @@ interface Making {
   pass?: string;
   on: string[];
   said: Said[];
+  figure?: OperationFigure | undefined;
   effects: Effect[];
   purpose: Purpose;
 }
@@ -51,7 +55,7 @@ export const idOf = (kind: string, subject: string | null, pass?: string): strin
 
 /** An operation of a kind, as a person wants it done. */
 export const operationOf = (
-  { kind, doing, subject, pass, on, said, effects, purpose }: Making,
+  { kind, doing, subject, pass, on, said, figure: own, effects, purpose }: Making,
   {
     title,
     words = [],
@@ -62,6 +66,7 @@ export const operationOf = (
     speed = null,
     timers = [],
     measures = [],
+    figure = own,
   }: Manner,
 ): Operation => ({
   id: idOf(kind, subject, pass),
@@ -73,6 +78,7 @@ export const operationOf = (
   title,
   words,
   said,
+  ...(figure === undefined ? {} : { figure }),
   effects,
   purpose,
   ...(tool === undefined ? {} : { tool }),

@@ -1,5 +1,6 @@
 import { HERE } from '../../pattern/index.js';
 import { across } from '../stretch.js';
+import { fromOf } from '../figure.js';
 import type { Lengths, Operation } from '../operation.js';
 import type { Datum, Shop } from '../shop.js';
 import { operationOf, type Manner } from './operationOf.js';
@@ -27,6 +28,7 @@ export function part(
       subject,
       on: [wood],
       said: [{ name: 'cut off at', mm, from }],
+      figure: { is: 'cut off', mm, from: fromOf(from) },
       effects: [{ do: 'split', wood, at, into }],
       purpose: 'turn',
     },

@@ -71,10 +71,16 @@ export function placeAlong(wood: Wood, datum: Datum, mm: number, lengths: Length
 
 /** The outermost wood at x in a direction round the axis, mm from the axis (to a hundredth). */
 export function surfaceAt(wood: Wood, x: number, degrees: number): { point: Vector; r: number } {
+  const away = round(HERE, degrees);
+  const r = reachAlong(wood, [x, 0, 0], away);
+  return { point: plus([x, 0, 0], times(away, r)), r };
+}
+
+/** How far the outermost wood lies from a place across the axis, in a direction, mm (to a hundredth). */
+export function reachAlong(wood: Wood, from: Vector, away: Vector): number {
   const { form } = wood.body;
   const most = form.kind === 'joined' || form.kind === 'boundless' ? lengthOfForm(wood) : form.across;
-  const away = round(HERE, degrees);
-  const at = (r: number) => plus([x, 0, 0], times(away, r));
+  const at = (r: number) => plus(from, times(away, r));
   let [solid, air] = [0, most];
   for (let r = most; r > 0; r -= 0.5)
     if (hasWood(wood.body, at(r))) {
@@ -86,5 +92,5 @@ export function surfaceAt(wood: Wood, x: number, degrees: number): { point: Vect
     if (hasWood(wood.body, at(middle))) solid = middle;
     else air = middle;
   }
-  return { point: at(solid), r: solid };
+  return solid;
 }

@@ -32,6 +32,7 @@ export function saw({
         { name: 'across', mm: form.across, from: null },
         { name: 'length', mm: form.length, from: null },
       ],
+      figure: { is: 'across', mm: sawn },
       effects: [
         {
           do: 'stock',
@@ -75,6 +76,7 @@ export function clip({ wood, below, across, ...manner }: Clipping): Operation {
       pass: 'corners',
       on: [wood],
       said: [{ name: 'off below each corner', mm: below, from: null }],
+      figure: { is: 'below the corner', mm: below },
       effects: flats.map((at, i) => ({ do: 'flat', wood, flat: { id: `${id} ${i + 1}`, at }, sawn: true })),
       purpose: 'handle',
     },

@@ -1,3 +1,4 @@
+import { fromOf, type OperationFigure } from '../figure.js';
 import type { Effect, Lengths, Operation, Said } from '../operation.js';
 import type { Datum, Purpose, Shop, SurfaceRef, Treatment } from '../shop.js';
 import { idOf, operationOf, type Manner } from './operationOf.js';
@@ -53,6 +54,7 @@ export function treat(
         pass,
         on: [id],
         said,
+        figure: figureOf(how, manner.timers?.[0]?.label, stretches, from),
         effects,
         purpose: how === 'coated' ? 'coat' : 'turn',
       },
@@ -60,6 +62,20 @@ export function treat(
     ),
     id: by,
   };
+}
+
+/** Grit by grit it is the grit; a line, a band or a colour is where it lies; a coat goes all over. */
+function figureOf(
+  how: Treatment,
+  grit: string | undefined,
+  stretches: Treating['stretches'],
+  from: Datum,
+): OperationFigure | undefined {
+  if (grit !== undefined) return { is: 'grit', text: grit };
+  if (how === 'sanded' || how === 'coated') return undefined;
+  const x0 = Math.min(...stretches.map((s) => s.x0));
+  const x1 = Math.max(...stretches.map((s) => s.x1));
+  return stretches.length === 0 ? undefined : { is: 'band', mm: x0, to: x1, from: fromOf(from) };
 }
 
 /** The part of a stretch where a surface is. mm */

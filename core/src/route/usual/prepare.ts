@@ -56,6 +56,7 @@ function markCentres({ work, wood, writer }: Bench): void {
       ...work.centring,
       ...(work.drilling.length > 0 ? ['Punch the centre of the end that is drilled.'] : []),
     ],
+    figure: { is: 'gauge line', mm: work.stock.across / 2 },
     stage: 'stock',
     minutes: each(MINUTES.centres),
   });
@@ -87,6 +88,7 @@ export function fitIn(
       ...(fit.cureMinutes === null
         ? {}
         : { cure: { what: 'the glue cures', minutes: { turn: fit.cureMinutes, use: fit.cureMinutes } } }),
+      ...(fit.figure ? { figure: fit.figure } : {}),
       title: fit.title,
       words: fit.words,
       minutes: each(fit.minutes),

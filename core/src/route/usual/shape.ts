@@ -126,6 +126,7 @@ export function mark(bench: Bench): void {
     words: [
       `Hold the stick with its ${work.layout.datum?.label ?? 'reference end'} ${bench.where(work.layout.datum?.x ?? 0)}, and let the pencil fall into its ${work.layout.marks.length} notches, work turning slowly.`,
     ],
+    figure: { is: 'notches', text: String(work.layout.marks.length) },
     speed: bench.speed('size'),
     minutes: each(MINUTES.mark),
   });
@@ -193,6 +194,7 @@ function size(bench: Bench, { station, x0, x1, across }: SizingPlace): void {
     doing: 'size',
     subject: cut.id,
     profile: bench.told([{ elementId: station.elementId, x0, r0: r, x1, r1: r, bulge: 0 }]),
+    mark: Number(bench.from(cut.x).toFixed(4)),
     title: beside ? `Size: beside the ${cut.label}` : `Size: ${cut.label}`,
     words: [
       `Part down to ${len(2 * r)}, ${bench.where(cut.x)}.`,
@@ -222,6 +224,7 @@ export function shapeOne(bench: Bench, elementId: string, sized?: SizingPlace): 
   );
   const cut = work.cuts.find((c) => c.elementId === elementId);
   const element = work.outline.spans.find((s) => s.element.id === elementId)?.element;
+  const leave = work.bare.has(elementId) ? 0 : bench.leave;
   stretches.forEach((body, i) =>
     writer.cut({
       wood,
@@ -229,10 +232,11 @@ export function shapeOne(bench: Bench, elementId: string, sized?: SizingPlace): 
       subject: elementId,
       ...(i === 0 ? {} : { pass: `${i + 1}` }),
       profile: bench.told(body),
-      leave: work.bare.has(elementId) ? 0 : bench.leave,
+      leave,
       title: `${capitalised(element ? nameOf(element) : elementId)}${besideWords(i, stretches.length)}`,
       words: [
         ...(cut ? [cut.words] : []),
+        ...(leave > 0 ? [`Leave it ${len(2 * leave)} fat on the diameter: that goes in sanding.`] : []),
         ...(sized ? [sized.station.cut.transfer ?? sized.station.cut.gauge.words] : []),
       ],
       ...(cut?.tool ? { tool: cut.tool.name } : {}),
@@ -281,6 +285,7 @@ export function tryOn(bench: Bench): void {
     wood,
     subject: 'fit',
     on: on.slice(0, 1),
+    ...(trial.figure ? { figure: trial.figure } : {}),
     title: 'Trial fit',
     words: [
       trial.words,

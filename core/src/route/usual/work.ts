@@ -1,3 +1,4 @@
+import type { OperationFigure } from '../figure.js';
 import type { CrossOperation, DrillOperation } from '../../hardware/index.js';
 import type { Layout } from '../../layout/index.js';
 import type { Mount } from '../../mounting/index.js';
@@ -26,6 +27,8 @@ export interface FitIn {
   covers: number;
   title: string;
   words: string[];
+  /** what it meets, where that is drawn */
+  figure?: OperationFigure;
   minutes: number;
   /** until it may be worked on, minutes; null when it holds at once */
   cureMinutes: number | null;
@@ -85,7 +88,7 @@ export interface Work {
   sweptSpeeds: ReadonlyMap<string, readonly SpeedChoice[]>;
   fits: readonly FitIn[];
   /** hardware that is held against the wood before anything depends on it */
-  trial: { end: PartEnd; words: string } | null;
+  trial: { end: PartEnd; words: string; figure?: OperationFigure } | null;
   /** elements that meet something else, or stay as the plane left them: never sanded */
   bare: ReadonlySet<string>;
   /** what each grit takes off the radius, and its minutes on one piece */

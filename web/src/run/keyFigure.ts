@@ -1,0 +1,55 @@
+import {
+  figureLabel,
+  fromWords,
+  type OperationFigure,
+  type PartPlan,
+  type Station,
+  type Step,
+} from '@compas/core';
+import { figureOfBefore } from './figureOfBefore.js';
+
+/** The one number of a step with its name, what it is measured from, and where along the wood it is worked. mm */
+export type KeyFigure = ({ label: string; mm: number; to?: number } | { label: string; text: string }) & {
+  /** what a length is measured from */
+  from?: string;
+  at?: { mm: number; to?: number; from: string };
+};
+
+/**
+ * The figure that is read from a metre and a half away in this step.
+ * @param station the station that is measured next, if any
+ */
+export function keyFigure(step: Step, part: PartPlan, station: Station | undefined): KeyFigure {
+  const { operation } = step;
+  const own = operation?.figure
+    ? shown(operation.figure)
+    : ((operation && figureOfBefore(step, operation, part)) ?? effort(step));
+  if (!station) return own;
+  return {
+    label: `${station.label}, should be`,
+    mm: step.against === 'cut' ? station.cutTo : station.finished,
+  };
+}
+
+/** As it is said: a figure that is nought lies flush. */
+function shown(figure: OperationFigure): KeyFigure {
+  const { from, at } = figure;
+  const where = {
+    ...(from === undefined ? {} : { from: fromWords(from) }),
+    ...(at === undefined ? {} : { at: { ...at, from: fromWords(at.from) } }),
+  };
+  const label = figureLabel(figure);
+  if ('text' in figure) return { label, text: figure.text, ...where };
+  const { mm, to } = figure;
+  if (to !== undefined) return { label, mm, to, ...where };
+  return Math.abs(mm) < NOTHING ? { label, text: 'flush', ...where } : { label, mm, ...where };
+}
+
+/** Less than this is shown as nought, mm. */
+const NOTHING = 0.05;
+
+/** What a step is about that sets and cuts nothing. */
+const effort = ({ speed, minutes }: Step): KeyFigure =>
+  speed !== null
+    ? { label: 'speed', text: speed }
+    : { label: 'about', text: `${Math.round(minutes * 10) / 10} min` };
