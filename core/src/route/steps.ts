@@ -164,8 +164,25 @@ function profileWords(operation: Operation, before: Shop, lengths: Lengths): str
   const stops = stopsOf(operation.said);
   const [only] = stops;
   if (stops.length < 2 || !only || !place || !wood) return [];
-  const words = told(stops).map(({ x, across, off }) => `${len(x)} ⌀ ${len(across)}${off}`);
-  return [`From ${place.words}${beforeFinished(wood, place, operation.place)}: ${words.join(' → ')}.`];
+  const begins = `From ${place.words}${beforeFinished(wood, place, operation.place)}`;
+  return inGroups(told(stops)).map(
+    (group, i) => `${i === 0 ? begins : 'On from there'}: ${group.map(stopWords).join(' → ')}.`,
+  );
+}
+
+/** So many places are read at a time, the last of one group being the first of the next. */
+const IN_GROUP = 5;
+const inGroups = (stops: Stop[]): Stop[][] =>
+  Array.from({ length: Math.max(1, Math.ceil((stops.length - 1) / (IN_GROUP - 1))) }, (_, i) =>
+    stops.slice(i * (IN_GROUP - 1), i * (IN_GROUP - 1) + IN_GROUP),
+  );
+
+/** A curve that stands off by less than this is read as straight, mm. */
+const STRAIGHT = 0.05;
+
+function stopWords({ x, across, off }: Stop): string {
+  const curve = Math.abs(off) < STRAIGHT ? '' : ` (${off > 0 ? 'round' : 'hollow'} by ${len(Math.abs(off))})`;
+  return `${len(x)} ⌀ ${len(across)}${curve}`;
 }
 
 /** How far the finished end lies behind the one that is measured from, while waste still stands before it. */
@@ -175,28 +192,41 @@ function beforeFinished({ pieces }: Wood, { at }: DatumPlace, place = 1): string
   return waste > 0.05 && at.along[0] > 0 ? `, ${len(waste)} before the finished one` : '';
 }
 
-/** Of a curve that is made of many short arcs its ends, its highest and its lowest place are told. */
-const MOST_STOPS = 5;
+/** What stands off the straight by so much is a curve of its own, not one of the many arcs of a flowing one; mm. */
+const OWN_CURVE = 0.5;
+
+/**
+ * Of a flowing curve, which is made of many short arcs, only its ends and the places where it turns are told; beads and
+ * coves are told each.
+ */
 function told(stops: Stop[]): Stop[] {
-  if (stops.length <= MOST_STOPS) return stops;
-  const by = [...stops].sort((a, b) => a.across - b.across);
-  const chosen = new Set([stops[0], stops.at(-1), by[0], by.at(-1)]);
-  return stops.filter((s) => chosen.has(s)).map((s) => ({ ...s, off: '' }));
+  if (stops.length <= IN_GROUP) return stops;
+  const rises = (i: number) => Math.sign((stops[i]?.across ?? 0) - (stops[i - 1]?.across ?? 0));
+  const own = (i: number) => Math.abs(stops[i]?.off ?? 0) >= OWN_CURVE;
+  const last = stops.length - 1;
+  const chosen = stops.flatMap((_, i) =>
+    i === 0 || i === last || own(i) || own(i + 1) || rises(i) !== rises(i + 1) ? [i] : [],
+  );
+  return chosen.flatMap((i, n) => {
+    const stop = stops[i];
+    // of a stretch that was left out in part nobody can say by how much it stands off
+    const whole = i === 0 || chosen[n - 1] === i - 1;
+    return stop ? [whole ? stop : { ...stop, off: 0 }] : [];
+  });
 }
 
-/** A place of a profile as it is said. mm */
+/** A place of a profile as it is said, and how far the stretch up to it stands off the straight; hollow below 0. mm */
 interface Stop {
   x: number;
   across: number;
-  off: string;
+  off: number;
 }
 
 function stopsOf(said: readonly Said[]): Stop[] {
   return said.flatMap(({ name, mm }, i) => {
     if (name !== 'from' && name !== 'to') return [];
     const curve = said[i + 2];
-    const off =
-      curve?.name === 'round by' || curve?.name === 'hollow by' ? ` (${curve.name} ${len(curve.mm)})` : '';
+    const off = curve?.name === 'round by' ? curve.mm : curve?.name === 'hollow by' ? -curve.mm : 0;
     return [{ x: mm, across: said[i + 1]?.mm ?? 0, off }];
   });
 }

@@ -30,7 +30,7 @@ describe('the one number of a step', () => {
     expect(of('sanded:')).toEqual({ label: 'grit', text: 'P150' });
     expect(of('hold:mandrel')).toEqual({ label: 'at the drive', text: 'M8 stopper mandrel' });
     expect(of('hold:tail away')).toEqual({ label: 'tailstock', text: 'away' });
-    expect(of('part:far end')).toMatchObject({ label: 'cut off', from: 'from the first end' });
+    expect(of('part:far end')).toMatchObject({ label: 'cut off', from: 'from the second end' });
   });
 
   it('of a blank whose square stays is what it is sawn to, and its centre that of the planed square', () => {
@@ -96,6 +96,26 @@ describe('the one number of a step', () => {
       label: 'about',
       text: '2 min',
     });
+  });
+
+  it('of an operation that was stored before it had one is what was shown then', () => {
+    const before = (id: string) => {
+      const now = step(id);
+      const { figure: _, ...operation } = now.operation!;
+      return keyFigure({ ...now, operation }, part, undefined);
+    };
+    const neck = part.stations.find((s) => s.id === 'e2.bottom')!;
+    expect(before('saw:')).toEqual({ label: 'blank, across', mm: part.blank.section });
+    expect(before('part:far end')).toMatchObject({ label: 'cut off, from the first end' });
+    expect(before('shape:e2')).toMatchObject({ label: 'bottom', mm: expect.closeTo(neck.finished, 6) });
+    expect(before('shape:e2').at).toEqual({
+      mm: expect.any(Number),
+      to: expect.any(Number),
+      from: 'from the first end',
+    });
+    expect(before('size:e2.bottom').at).toEqual(keyFigure(step('size:e2.bottom'), part, undefined).at);
+    expect(before('sanded:')).toEqual({ label: 'grit', text: 'P150' });
+    expect(before('hold:tail away')).toEqual({ label: 'tailstock', text: 'away' });
   });
 
   it('is there for every step', () => {

@@ -1,6 +1,5 @@
 import { outlineOf, radiusAt, type Outline, type Part } from '../../pattern/index.js';
 
-/** The sandbox of the tests looks every global up anew, and these are asked millions of times. */
 const { hypot, max, abs } = Math;
 
 type Place = readonly [number, number, number];

@@ -1,4 +1,3 @@
-/** The sandbox of the tests looks every global up anew, and these are asked millions of times. */
 const { hypot, round, atan2, max, abs } = Math;
 
 export type Place = readonly [number, number, number];

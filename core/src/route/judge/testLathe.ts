@@ -1,7 +1,6 @@
 import { figure, radiusOf, stretchesOf, type Figure } from './figures.js';
 import { about, inGlued, lumpHas, ownHas, PITCH, TURNS, type Axis, type Lump, type Place } from './lump.js';
 
-/** The sandbox of the tests looks every global up anew, and these are asked millions of times. */
 const { hypot, round, max, min, abs, sin, cos, sqrt } = Math;
 
 /** What a person reads of an operation, and what the pieces of wood are called afterwards. */

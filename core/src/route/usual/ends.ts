@@ -1,5 +1,7 @@
 import { len } from '../../measure/index.js';
 import type { PartEnd } from '../../pattern/index.js';
+import { fromOf, fromWords } from '../figure.js';
+import type { Datum } from '../shop.js';
 import type { Bench } from './bench.js';
 import { drillAt } from './drill.js';
 import { hollowEnd, hollowSides } from './hollows.js';
@@ -11,6 +13,18 @@ import { coat } from './surface.js';
 
 /** How long a nib is made, mm: a saw goes in beside it. */
 const NIB_LONG = 5;
+
+/** Where a nib is, and how thick. mm */
+function nibWords(x0: number, x1: number, datum: Datum): string {
+  const where = x0 < 0.05 ? `over ${len(x1)}` : `between ${len(x0)} and ${len(x1)}`;
+  return `Down to ${len(2 * NIB)} across, ${where} ${fromWords(fromOf(datum))}.`;
+}
+
+/** Where something is cut off: beside the line, so that the line stays on the piece. mm */
+const cutOffWords = (mm: number, datum: Datum): string[] =>
+  mm < 0.05
+    ? []
+    : [`The line lies ${len(mm)} ${fromWords(fromOf(datum))}: cut beside it, on the side of the waste.`];
 
 /** Parted down between a piece and the next one towards the drive until only a nib joins them. */
 export function nibBetween(bench: Bench): void {
@@ -27,7 +41,10 @@ export function nibBetween(bench: Bench): void {
     subject: 'to the next piece',
     profile: bench.told([{ elementId: '', x0: from, r0: NIB, x1: to, r1: NIB, bulge: 0 }]),
     title: 'Part down to a nib towards the next piece',
-    words: [`${len(work.gap)} of waste lies between the two; leave the nib until the lathe stands.`],
+    words: [
+      nibWords(bench.from(from), bench.from(to), bench.datum('reference')),
+      `${len(work.gap)} of waste lies between the two; leave the nib until the lathe stands.`,
+    ],
     tool: work.parter.name,
     speed: bench.speed('part off'),
     minutes: each(MINUTES.nib),
@@ -51,7 +68,10 @@ export function nib(bench: Bench, end: PartEnd): void {
       to: [{ x: waste + reach, diameter: 2 * NIB }],
     },
     title: `Part the ${end} end down to a nib`,
-    words: ['Leave the nib: it carries the work until the lathe stands.'],
+    words: [
+      nibWords(waste - long, waste + reach, bench.datum(end)),
+      'Leave the nib: it carries the work until the lathe stands.',
+    ],
     tool: work.parter.name,
     speed: bench.speed('part off'),
     minutes: each(MINUTES.nib),
@@ -77,6 +97,7 @@ export function sawNib(bench: Bench, end: PartEnd): void {
       : {
           title: `Saw the nib of the ${end} end and pare it flush`,
           words: [
+            ...cutOffWords(mm, bench.datum(end)),
             `Sand the end with the last grits, by hand${bench.isCutFinished(end) && bench.tip(end).length === 0 ? ', then the finish on it' : ''}.`,
           ],
           tool: 'fine saw',
@@ -91,15 +112,19 @@ export function cutFree(
   end: PartEnd,
   manner: { title: string; words: string[]; tool: string },
 ): void {
-  const { work, wood, writer } = bench;
+  const { work, wood, writer, lie } = bench;
   tips(bench, end, 'turning');
+  // a rule is laid on the end that is free, not on what the drive holds
+  const from = bench.datum(lie.tail);
+  const mm = bench.waste(lie.tail) + (end === lie.tail ? 0 : work.outline.length);
   writer.part({
     wood,
     subject: `${end} end`,
-    from: bench.datum('reference'),
-    mm: bench.from(end === 'reference' ? 0 : work.outline.length),
+    from,
+    mm,
     into: bench.apart(end),
     ...manner,
+    words: [...cutOffWords(mm, from), ...manner.words],
     speed: bench.speed('part off'),
     minutes: each(MINUTES.part),
   });
