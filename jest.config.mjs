@@ -62,6 +62,6 @@ export default {
   cacheDirectory: '<rootDir>/.cache/jest',
   testSequencer: '<rootDir>/scripts/shuffledFiles.mjs',
   randomize: true,
-  testTimeout: 60_000,
+  testTimeout: 180_000,
   projects: [project('core', false), server, web, screens],
 };

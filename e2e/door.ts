@@ -106,7 +106,7 @@ export async function endStep(page: Page, button: Locator): Promise<void> {
   const before = await figureOf(page);
   const from = Date.now();
   let pressed = 0;
-  while ((await figureOf(page)) === before && Date.now() - from < 20_000) {
+  while ((await figureOf(page)) === before && Date.now() - from < 60_000) {
     if (Date.now() - pressed > AGAIN) {
       // on a slow machine the step may end between the look and the press: then there is no button any more
       await button.click({ timeout: 1_000 }).catch(() => undefined);

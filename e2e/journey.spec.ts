@@ -153,7 +153,7 @@ test('from the pattern to twins: change a diameter, order a dozen, plan, print, 
     }
     await expect(page.locator('.run-connection')).toContainText('kept here');
     await context.setOffline(false);
-    await expect(page.locator('.run-connection')).toContainText('all saved', { timeout: 30_000 });
+    await expect(page.locator('.run-connection')).toContainText('all saved');
   });
 
   await test.step('see whether they are twins', async () => {

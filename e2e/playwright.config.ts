@@ -7,8 +7,9 @@ const files = readdirSync(import.meta.dirname).filter((file) => file.endsWith('.
 
 export default defineConfig({
   testDir: '.',
-  timeout: 180_000,
-  expect: { timeout: 20_000 },
+  // how long is waited at the most for what happens: six others may be at work on the machine
+  timeout: 900_000,
+  expect: { timeout: 60_000 },
   // each worker has a server with a workshop of its own
   workers: (process.env['COMPAS_URLS'] ?? '').split(' ').length,
   fullyParallel: true,
@@ -22,7 +23,7 @@ export default defineConfig({
   })),
   use: {
     viewport: { width: 1280, height: 800 },
-    actionTimeout: 20_000,
+    actionTimeout: 60_000,
     launchOptions: {
       executablePath: process.env['CHROMIUM'],
       args: [

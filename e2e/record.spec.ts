@@ -91,7 +91,7 @@ test('a network that swallows: the lathe opens from what is kept within seconds,
   });
   await page.reload();
   // a swallowed request ends after a minute by itself: what stands here before that is what was kept
-  await expect(done(page)).toBeVisible({ timeout: 30_000 });
+  await expect(done(page)).toBeVisible();
   await endStep(page, done(page));
   await expect(status(page)).toHaveText(/kept here|saving/);
   swallows = false;

@@ -169,7 +169,7 @@ for (const name of shareOf(SCREENS.map((s) => s.name)))
     await page.setViewportSize({ width: 768, height: 1024 });
     // drawings follow the width a frame later
     const overflow = () => page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
-    await expect.poll(overflow, { message: 'wider than 768 px', timeout: 5_000 }).toBeLessThanOrEqual(0);
+    await expect.poll(overflow, { message: 'wider than 768 px', timeout: 15_000 }).toBeLessThanOrEqual(0);
   });
 
 test('the desk works with the keyboard, and ? shows how', async ({ page }) => {

@@ -1,4 +1,4 @@
 import { configure } from '@testing-library/react';
 
-/** A busy machine draws a dialog in more than the second that is usually waited for it. */
-configure({ asyncUtilTimeout: 4_000 });
+/** A busy machine draws a dialog in more than the second that is usually waited for it: six others may be at work on it. */
+configure({ asyncUtilTimeout: 30_000 });

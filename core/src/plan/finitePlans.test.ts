@@ -66,7 +66,7 @@ it('whatever can be made is planned and given out without anything that is no nu
       expect(unfinite(batchSheet({ ...paper, orderedBy: 'x', plan: made })).slice(0, 5)).toEqual([]);
       expect(unfinite(patternDrawing({ ...paper, revision: 1, body: pattern })).slice(0, 5)).toEqual([]);
     }),
-    { numRuns: Number(process.env['RUNS'] ?? 60) },
+    { numRuns: Number(process.env['RUNS'] ?? 180) },
   );
   expect(planned).toBeGreaterThan(5);
 });

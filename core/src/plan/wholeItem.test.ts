@@ -153,7 +153,7 @@ describe('an item of several parts, planned whole', () => {
         },
       ),
       {
-        numRuns: 40,
+        numRuns: 120,
         // two features of the shaft meet amid the join
         examples: [[{ slid: true, thick: 24, at: 40, from: 'reference', peg: 6, mount: null }]],
       },

@@ -2,7 +2,7 @@ import type { StandingWood } from '@compas/core';
 import { useFrame } from '../strip/frame.js';
 import { Length } from '../ui/Length.js';
 import { lensOf } from './lens.js';
-import type { KeyFigure } from './keyFigure.js';
+import type { ShownFigure } from './shownFigure.js';
 
 /** A screen that is narrower has its figure in two lines, px. */
 const NARROW = 900;
@@ -17,7 +17,7 @@ export const figureRoom = (screen: number): { width: number; height: number; abo
 });
 
 /** The one large figure of a step, hung from the place where it is worked by a line, with where that is measured from. */
-export function FigureLayer({ figure, standing }: { figure: KeyFigure; standing: StandingWood | null }) {
+export function FigureLayer({ figure, standing }: { figure: ShownFigure; standing: StandingWood | null }) {
   const frame = useFrame();
   const { y, beside } = frame.figure;
   const x = beside ? frame.figure.x : EDGE;

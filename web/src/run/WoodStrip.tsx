@@ -5,7 +5,7 @@ import { StepLayer } from '../strip/layers.js';
 import { Strip } from '../strip/Strip.js';
 import { lookOf } from '../strip/wood/woodLook.js';
 import { figureRoom, FigureLayer } from './FigureLayer.js';
-import type { KeyFigure } from './keyFigure.js';
+import type { ShownFigure } from './shownFigure.js';
 import { PlaceLarger } from './PlaceLarger.js';
 import { useTall } from './useTall.js';
 
@@ -25,7 +25,7 @@ export function WoodStrip({
   piece: number;
   steps: readonly Step[];
   step: Step;
-  figure: KeyFigure;
+  figure: ShownFigure;
 }) {
   const tall = useTall();
   const { outline, material, mount, blank } = part;

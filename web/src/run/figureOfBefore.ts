@@ -1,11 +1,11 @@
 import { extremes, type Operation, type PartPlan, truedAcross, type Step } from '@compas/core';
-import type { KeyFigure } from './keyFigure.js';
+import type { ShownFigure } from './shownFigure.js';
 
 /**
  * The figure of an operation of a plan before engine 13, which stored none: read off what it says and cuts, as it was shown
  * then. Null where it had none of its own.
  */
-export function figureOfBefore(step: Step, operation: Operation, part: PartPlan): KeyFigure | null {
+export function figureOfBefore(step: Step, operation: Operation, part: PartPlan): ShownFigure | null {
   const figure = figureOf(operation, part);
   const at = markOf(step) ?? placeOf(operation);
   return figure && at ? { ...figure, at } : figure;
@@ -15,7 +15,7 @@ export function figureOfBefore(step: Step, operation: Operation, part: PartPlan)
  * The mark at which a place is sized, as the words of the step say it: what is played lies half the tool's width beside
  * it, and nobody lays that off. Null where the step sizes nothing.
  */
-function markOf({ operation, words }: Step): KeyFigure['at'] | null {
+function markOf({ operation, words }: Step): ShownFigure['at'] | null {
   if (operation?.doing !== 'size') return null;
   const [, mm = '0', end] = MARK.exec(words[0] ?? '') ?? [];
   return end === undefined ? null : { mm: Number(mm), from: `from the ${end} end` };
@@ -24,7 +24,7 @@ function markOf({ operation, words }: Step): KeyFigure['at'] | null {
 const MARK = /, (?:⟦([\d.]+)⟧ from|at) the (first|second) end/;
 
 /** Where it is worked, by a rule laid on the end that stands now. */
-function placeOf({ said, kind, doing }: Operation): KeyFigure['at'] | null {
+function placeOf({ said, kind, doing }: Operation): ShownFigure['at'] | null {
   const place = said.find((s) => s.from !== null && PLACES.has(s.name));
   if (!place?.from || !WORKED_AT.has(kind) || doing === 'rough') return null;
   const to = doing === 'shape' ? said.findLast((s) => s.name === 'to') : undefined;
@@ -48,9 +48,9 @@ function endWords(datum: NonNullable<Operation['said'][number]['from']>): string
 }
 
 /** The figure that an operation says and plays: what is set, cut to or drilled to. */
-function figureOf(operation: Operation, part: PartPlan): KeyFigure | null {
+function figureOf(operation: Operation, part: PartPlan): ShownFigure | null {
   const { kind, said, timers, subject } = operation;
-  const figure = (label: string, ...names: string[]): KeyFigure | null => {
+  const figure = (label: string, ...names: string[]): ShownFigure | null => {
     const found = names.map((name) => said.find((s) => s.name === name)).find((s) => s !== undefined);
     return found ? { label, mm: found.mm } : null;
   };
@@ -97,7 +97,7 @@ const CUT_WORDS: Partial<Record<NonNullable<Operation['doing']>, string>> = {
 };
 
 /** A crown where there is one, a bottom where there is one, else the thinner end: what the calliper is set to. */
-function cutFigure({ effects, doing }: Operation): KeyFigure | null {
+function cutFigure({ effects, doing }: Operation): ShownFigure | null {
   const skin = effects.flatMap((e) => (e.do === 'cut' ? [e.skin] : []))[0];
   const [first] = skin?.profile ?? [];
   const last = skin?.profile.at(-1);
@@ -111,7 +111,7 @@ function cutFigure({ effects, doing }: Operation): KeyFigure | null {
   return { label: largest.diameter === smallest.diameter ? 'straight at' : 'down to', mm: smallest.diameter };
 }
 
-function holdFigure({ effects }: Operation): KeyFigure | null {
+function holdFigure({ effects }: Operation): ShownFigure | null {
   const hold = effects.find((e) => e.do === 'hold');
   if (hold?.do !== 'hold' || !hold.held) return null;
   const { drive, tail, place } = hold.held;
@@ -120,7 +120,7 @@ function holdFigure({ effects }: Operation): KeyFigure | null {
 }
 
 /** Trial fits and joins are about a diameter of the hardware: what the wood is held against. */
-function hardwareFigure({ kind }: Operation, { hardware }: PartPlan): KeyFigure | null {
+function hardwareFigure({ kind }: Operation, { hardware }: PartPlan): ShownFigure | null {
   if (!hardware) return null;
   const { kit, needs } = hardware;
   if (kind === 'try' && kit.kind === 'ferrule')

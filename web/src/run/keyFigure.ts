@@ -7,19 +7,13 @@ import {
   type Step,
 } from '@compas/core';
 import { figureOfBefore } from './figureOfBefore.js';
-
-/** The one number of a step with its name, what it is measured from, and where along the wood it is worked. mm */
-export type KeyFigure = ({ label: string; mm: number; to?: number } | { label: string; text: string }) & {
-  /** what a length is measured from */
-  from?: string;
-  at?: { mm: number; to?: number; from: string };
-};
+import type { ShownFigure } from './shownFigure.js';
 
 /**
  * The figure that is read from a metre and a half away in this step.
  * @param station the station that is measured next, if any
  */
-export function keyFigure(step: Step, part: PartPlan, station: Station | undefined): KeyFigure {
+export function keyFigure(step: Step, part: PartPlan, station: Station | undefined): ShownFigure {
   const { operation } = step;
   const own = operation?.figure
     ? shown(operation.figure)
@@ -32,7 +26,7 @@ export function keyFigure(step: Step, part: PartPlan, station: Station | undefin
 }
 
 /** As it is said: a figure that is nought lies flush. */
-function shown(figure: OperationFigure): KeyFigure {
+function shown(figure: OperationFigure): ShownFigure {
   const { from, at } = figure;
   const where = {
     ...(from === undefined ? {} : { from: fromWords(from) }),
@@ -49,7 +43,7 @@ function shown(figure: OperationFigure): KeyFigure {
 const NOTHING = 0.05;
 
 /** What a step is about that sets and cuts nothing. */
-const effort = ({ speed, minutes }: Step): KeyFigure =>
+const effort = ({ speed, minutes }: Step): ShownFigure =>
   speed !== null
     ? { label: 'speed', text: speed }
     : { label: 'about', text: `${Math.round(minutes * 10) / 10} min` };

@@ -219,11 +219,9 @@ describe('the lathe screen', () => {
     });
     const { user } = shownInApp(<RunScreen />, { at: `/batches/${batch.id}/run`, path: '/batches/:id/run' });
     await screen.findByRole('button', { name: 'Done' });
-    await waitFor(() => expect(reads).toBeGreaterThan(1), { timeout: 4_000 });
+    await waitFor(() => expect(reads).toBeGreaterThan(1));
     await user.click(screen.getByRole('button', { name: 'Done' }));
-    await waitFor(() => expect(bodiesOf(asked, 1)).toEqual([{ kind: 'done', stepId: SAW }]), {
-      timeout: 1_500,
-    });
+    await waitFor(() => expect(bodiesOf(asked, 1)).toEqual([{ kind: 'done', stepId: SAW }]));
   });
 
   it('opens from what is kept when nothing answers within three seconds, and says how old that is', async () => {
@@ -238,7 +236,7 @@ describe('the lathe screen', () => {
     const seen = await get<{ seenAt: number }>(`batch/${first.batch.id}`);
     await set(`batch/${first.batch.id}`, { ...seen, seenAt: Date.UTC(2026, 2, 2, 9, 30) });
     shownInApp(<RunScreen />, { at: `/batches/${first.batch.id}/run`, path: '/batches/:id/run' });
-    expect(await screen.findByText('piece 2 of 3', {}, { timeout: 10_000 })).toBeTruthy();
+    expect(await screen.findByText('piece 2 of 3')).toBeTruthy();
     expect(screen.getByRole('status').textContent).toMatch(
       /^○ no (answer|connection) since Mon 2 Mar, \d\d:30/,
     );
@@ -270,7 +268,7 @@ describe('the lathe screen', () => {
     });
     const { user } = shownInApp(<RunScreen />, { at: `/batches/${batch.id}/run`, path: '/batches/:id/run' });
     await user.click(await screen.findByRole('button', { name: 'Done' }));
-    expect(await screen.findByText('▲ 1 put aside', {}, { timeout: 4_000 })).toBeTruthy();
+    expect(await screen.findByText('▲ 1 put aside')).toBeTruthy();
     expect(screen.getByText('Piece 1, done: It names no step.')).toBeTruthy();
     expect(screen.getByRole('heading', { name: 'Saw the blank' })).toBeTruthy();
     reads = true;

@@ -1,0 +1,6 @@
+/** The one number of a step with its name, what it is measured from, and where along the wood it is worked. mm */
+export type ShownFigure = ({ label: string; mm: number; to?: number } | { label: string; text: string }) & {
+  /** what a length is measured from */
+  from?: string;
+  at?: { mm: number; to?: number; from: string };
+};
