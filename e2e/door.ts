@@ -26,6 +26,9 @@ export const test = base.extend<
   storageState: async ({ signedIn }, use) => use(signedIn),
 });
 
+/** A connection that was idle may be closed just as it is used again: a browser asks once more by itself then. */
+export const AGAIN_IF_CLOSED = { maxRetries: 3 };
+
 const onTheBench = (page: Page) => expect(page.getByRole('heading', { name: /On the bench/ })).toBeVisible();
 
 /** Comes in by the button on the first screen, as anybody would who tries Compas. */
@@ -40,9 +43,14 @@ export async function enterByTheDoor(page: Page): Promise<void> {
  * workshop, and whether they had left it long enough to be kept is a matter of pace.
  */
 export async function enterDemo(page: Page): Promise<void> {
-  const begun = (await (await page.request.get('/api/drafts')).json()) as { patternId: string }[];
+  const begun = (await (await page.request.get('/api/drafts', AGAIN_IF_CLOSED)).json()) as {
+    patternId: string;
+  }[];
   for (const { patternId } of begun)
-    await page.request.delete(`/api/drafts/${patternId}`, { headers: { 'x-compas': '1' } });
+    await page.request.delete(`/api/drafts/${patternId}`, {
+      ...AGAIN_IF_CLOSED,
+      headers: { 'x-compas': '1' },
+    });
   await page.goto('/');
   await onTheBench(page);
 }

@@ -1,6 +1,6 @@
 import { expect, type Page } from '@playwright/test';
 import { pdfLines, uprights, type PdfLine } from '../server/test/pdfLines.js';
-import { choose, enterDemo, test } from './door.js';
+import { AGAIN_IF_CLOSED, choose, enterDemo, test } from './door.js';
 
 /** Opens the plan of a pattern from its shelf, at a stage. */
 async function planOf(page: Page, pattern: string, stage: string): Promise<void> {
@@ -18,7 +18,7 @@ const bores = (page: Page) => page.locator('.bore');
 /** The lines of a sheet, measured in the PDF that its link leads to. */
 async function printed(page: Page, link: string): Promise<PdfLine[]> {
   const address = await page.getByRole('link', { name: link, exact: true }).getAttribute('href');
-  const pdf = await page.request.get(address ?? '');
+  const pdf = await page.request.get(address ?? '', AGAIN_IF_CLOSED);
   expect(pdf.headers()['content-type']).toBe('application/pdf');
   return pdfLines(await pdf.body());
 }

@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test';
-import { endStep, enterByTheDoor, OUTSIDE, test } from './door.js';
+import { AGAIN_IF_CLOSED, endStep, enterByTheDoor, OUTSIDE, test } from './door.js';
 
 test.use({ storageState: OUTSIDE });
 
@@ -112,7 +112,7 @@ test('from the pattern to twins: change a diameter, order a dozen, plan, print, 
       const link = page.getByRole('link', { name });
       await expect(link).toHaveAttribute('href', /paper=Letter/);
       const address = await link.getAttribute('href');
-      const pdf = await page.request.get(address ?? '');
+      const pdf = await page.request.get(address ?? '', AGAIN_IF_CLOSED);
       expect(pdf.headers()['content-type']).toBe('application/pdf');
     }
   });

@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { choose, enterDemo, keepPlan, test } from './door.js';
+import { AGAIN_IF_CLOSED, choose, enterDemo, keepPlan, test } from './door.js';
 
 test('an order of two lines is written down, one is planned by way of the Bench, and the other taken out', async ({
   page,
@@ -59,6 +59,7 @@ test('what is ready is handed over with a sheet, and is here again when it was a
   await expect(panel.getByText('2 × Meadow top with launcher, no. 1, 2')).toBeVisible();
   const sheet = await page.request.get(
     (await panel.getByRole('link', { name: 'Print the delivery sheet' }).getAttribute('href')) ?? '',
+    AGAIN_IF_CLOSED,
   );
   expect(sheet.headers()['content-type']).toBe('application/pdf');
   await panel.getByRole('button', { name: 'Handed over' }).click();

@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test';
-import { endStep, enterDemo, OUTSIDE, signIn, test } from './door.js';
+import { AGAIN_IF_CLOSED, endStep, enterDemo, OUTSIDE, signIn, test } from './door.js';
 
 const HOUR = 3_600_000;
 const BATCH = '4 × Footstool leg';
@@ -24,7 +24,7 @@ async function recordOf(
   page: Page,
   batch: string,
 ): Promise<{ kind: string; piece: number; at: string; stepId: string }[]> {
-  const answer = await page.request.get(`/api/batches/${batch}/events?after=0`);
+  const answer = await page.request.get(`/api/batches/${batch}/events?after=0`, AGAIN_IF_CLOSED);
   const { events } = (await answer.json()) as {
     events: { piece: number; at: string; body: { kind: string; stepId: string } }[];
   };

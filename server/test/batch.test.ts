@@ -18,6 +18,8 @@ let owner: Visitor;
 let sequence = 0;
 beforeAll(async () => {
   app = await openApp();
+});
+beforeEach(async () => {
   owner = await newOwner(app);
 });
 afterAll(() => app.close());

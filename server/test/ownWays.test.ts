@@ -7,6 +7,8 @@ let owner: Visitor;
 let patternId: string;
 beforeAll(async () => {
   app = await openApp();
+});
+beforeEach(async () => {
   owner = await newOwner(app);
   patternId = (await newPattern(owner)).id;
 });

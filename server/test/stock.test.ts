@@ -19,6 +19,8 @@ let app: NestExpressApplication;
 let owner: Visitor;
 beforeAll(async () => {
   app = await openApp();
+});
+beforeEach(async () => {
   owner = await newOwner(app);
 });
 afterAll(() => app.close());
