@@ -11,6 +11,11 @@ module.exports = {
   createTransformer(options) {
     const swc = createTransformer(options);
     const withGlobals = ({ code, ...rest }) => ({ ...rest, code: ONCE + code });
-    return { ...swc, process: (...args) => withGlobals(swc.process(...args)) };
+    return {
+      ...swc,
+      // what was made with other globals is made anew
+      getCacheKey: (...args) => `${swc.getCacheKey(...args)} ${ONCE}`,
+      process: (...args) => withGlobals(swc.process(...args)),
+    };
   },
 };
