@@ -40,11 +40,11 @@ async function sendQueue(batchId: string): Promise<Sent> {
     const [alone] = piece;
     if (!alone) return 'all sent';
     try {
-      const { jumps } = await deviceClock();
+      const clock = await clockAsSent();
       const recorders = await secretsOf(new Set(piece.flatMap((e) => e.recorder ?? [])));
       const { setAside } = await ask('post', '/api/batches/{id}/events', {
         params: { path: { id: batchId } },
-        body: { events: piece, recorders, sent: new Date().toISOString(), jumps },
+        body: { events: piece, recorders, ...clock },
       });
       await letGo(batchId, piece, new Set(setAside.map(({ id }) => id ?? '')));
       bytesAtOnce = Math.min(BYTES_AT_ONCE, 2 * bytesAtOnce);
@@ -61,6 +61,15 @@ async function sendQueue(batchId: string): Promise<Sent> {
     }
     most = SENT_AT_ONCE;
   }
+}
+
+/**
+ * The clock of this device as it sends. A store that is too full to count it keeps nothing from being sent, which makes
+ * room; without its count the server takes each event by what was known when it was recorded.
+ */
+async function clockAsSent(): Promise<{ sent: string; jumps?: number }> {
+  const { jumps } = await deviceClock().catch(() => ({ jumps: undefined }));
+  return { sent: new Date().toISOString(), ...(jumps === undefined ? {} : { jumps }) };
 }
 
 /** Why all is kept as it is; null where the answer is about what was sent. */

@@ -5,7 +5,7 @@ import { screen, waitFor } from '@testing-library/react';
 import { clear } from 'idb-keyval';
 import { answersOf, exampleBatch, recorded } from '../../test/exampleBatch.js';
 import { answering, shownInApp, unhurried } from '../../test/inApp.js';
-import { enqueue } from './keptEvents.js';
+import { enqueue, sentOf, waitingOf } from './keptEvents.js';
 import RunScreen from './RunScreen.js';
 
 const SAW = 'saw:blank part1';
@@ -18,8 +18,10 @@ function fullUntilRestored(store: string) {
     this: IDBObjectStore,
     ...what
   ) {
-    if (this.name === store) throw new DOMException('full', 'QuotaExceededError');
-    return put.apply(this, what);
+    const request = put.apply(this, what);
+    // as a browser does: what belonged together is taken back
+    if (this.name === store) this.transaction.abort();
+    return request;
   });
 }
 
@@ -38,7 +40,7 @@ async function opened(...kept: RunEvent[]) {
         ? (a.body as { events: RunEvent[] }).events.map((e) => e.body)
         : [],
     );
-  return { open, sent };
+  return { open, sent, batch: batch.id };
 }
 
 beforeEach(() => clear());
@@ -63,5 +65,14 @@ describe('a store of the browser that was full as the lathe was opened', () => {
     open();
     await waitFor(() => expect(sent()).toContainEqual({ kind: 'done', stepId: SAW }));
     expect(await screen.findByText(/this device refuses to keep or send/)).toBeTruthy();
+  });
+
+  it('is emptied by what is sent, also where there is no room for what was', async () => {
+    const event = recorded(2, { kind: 'done', stepId: SAW });
+    const { open, batch } = await opened(event);
+    fullUntilRestored('sent');
+    open();
+    await waitFor(async () => expect(await waitingOf(batch)).toBe(0));
+    expect(await sentOf(batch)).toEqual([]);
   });
 });

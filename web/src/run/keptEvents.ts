@@ -83,7 +83,8 @@ export async function enqueue(batchId: string, ...events: RunEvent[]): Promise<v
 }
 
 /**
- * Lets go of events that the server has.
+ * Lets go of events that the server has. They stay in sight as sent; where there is no room for that they go all the same:
+ * a full store is emptied by what is sent from it.
  * @param refused ids of those that it set aside: they do not count
  */
 export async function letGo(
@@ -91,15 +92,20 @@ export async function letGo(
   events: readonly RunEvent[],
   refused: ReadonlySet<string> = new Set(),
 ): Promise<void> {
-  const tx = (await database()).transaction(['events', 'sent'], 'readwrite', STRICT);
   const at = Date.now();
-  await Promise.all([
-    ...events.map((event) => tx.objectStore('events').delete(keyOf(batchId, event))),
-    ...events
-      .filter(({ id }) => !refused.has(id))
-      .map((event) => tx.objectStore('sent').put({ event, at }, keyOf(batchId, event))),
-    tx.done,
-  ]);
+  const db = await database();
+  try {
+    const sent = db.transaction('sent', 'readwrite', STRICT);
+    const taken = events.filter(({ id }) => !refused.has(id));
+    await Promise.all([
+      ...taken.map((event) => sent.store.put({ event, at }, keyOf(batchId, event))),
+      sent.done,
+    ]);
+  } catch {
+    // the server has them: what is lost is only that a server that was put back gets them from here again
+  }
+  const tx = db.transaction('events', 'readwrite', STRICT);
+  await Promise.all([...events.map((event) => tx.store.delete(keyOf(batchId, event))), tx.done]);
 }
 
 /** What the server has taken of a batch of late. */
