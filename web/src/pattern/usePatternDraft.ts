@@ -5,6 +5,7 @@ import { useCallback, useDeferredValue, useEffect, useMemo, useState } from 'rea
 import { useNavigate } from 'react-router';
 import { createPattern, patternQuery, savePattern, type Pattern } from '../api/patterns.js';
 import { patternDraft, type EditedPattern as Edited } from '../saving/editedPattern.js';
+import { dropDraft } from '../saving/drafts.js';
 import { unsaved, useDraft } from '../saving/useDraft.js';
 import { useSharedSave } from '../saving/useSharedSave.js';
 import { useHistory } from './useHistory.js';
@@ -27,15 +28,6 @@ export function usePatternDraft(pattern: Pattern) {
     editedOf(pattern),
     useMemo(() => ({ name, body: calm }), [name, calm]),
   );
-  const saving = useSharedSave<Edited, Pattern>({
-    save: (edited, basedOn) => savePattern({ id: pattern.id, ...edited, basedOn }),
-    fetch: async () => editedOf(await client.fetchQuery({ ...patternQuery(pattern.id), staleTime: 0 })),
-    duplicate: async (edited) => {
-      const made = await createPattern({ ...edited, name: `${edited.name}, mine` });
-      await navigate(`/patterns/${made.id}`);
-    },
-    stale: ['patterns'],
-  });
   const take = useCallback(
     (now: Pattern) => {
       change(now.body);
@@ -45,6 +37,21 @@ export function usePatternDraft(pattern: Pattern) {
     },
     [change, saved],
   );
+  const saving = useSharedSave<Edited, Pattern>({
+    save: async (edited, basedOn) => {
+      const now = await savePattern({ id: pattern.id, ...edited, basedOn });
+      // at once, and also for somebody who has gone on meanwhile: the plan they are at is of what is saved
+      take(now);
+      dropDraft(thing);
+      return now;
+    },
+    fetch: async () => editedOf(await client.fetchQuery({ ...patternQuery(pattern.id), staleTime: 0 })),
+    duplicate: async (edited) => {
+      const made = await createPattern({ ...edited, name: `${edited.name}, mine` });
+      await navigate(`/patterns/${made.id}`);
+    },
+    stale: ['patterns'],
+  });
   // somebody else saved while nothing was typed here: then theirs is what is edited
   useEffect(() => {
     if (!changed && pattern.version > base.version) take(pattern);
@@ -57,12 +64,11 @@ export function usePatternDraft(pattern: Pattern) {
         {
           onSuccess: (done) => {
             if (done === 'duplicate') return;
-            take(done.answer);
             void message.success(savedWords(pattern, done.answer, done.withChangesOf));
           },
         },
       ),
-    [mutate, base, name, body, pattern, message, take],
+    [mutate, base, name, body, pattern, message],
   );
   return {
     ...history,

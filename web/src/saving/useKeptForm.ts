@@ -23,5 +23,12 @@ export function useKeptForm<T>(thing: string, there: Versioned<T>) {
     saved({ value: mine, version: base.version });
     dropDraft(thing);
   };
-  return { mine, set, base, changed, room, keptAt: changed ? (before?.at ?? null) : null, takeBack, drop };
+  /** What is sent is kept here until it is answered, and no longer, also for somebody who has gone on meanwhile. */
+  const keptUntil = async <Answer>(answer: Promise<Answer>): Promise<Answer> => {
+    const answered = await answer;
+    drop();
+    return answered;
+  };
+  const keptAt = changed ? (before?.at ?? null) : null;
+  return { mine, set, base, changed, room, keptAt, takeBack, drop, keptUntil };
 }

@@ -33,7 +33,7 @@ export function BundleForm({ habits, today, onDone }: BundleFormProps) {
   const form = useKeptForm('drying/new', { value: FRESH, version: 0 });
   const { grams, ...laid } = form.mine;
   const set = (change: Partial<Laid>) => form.set({ ...form.mine, ...change });
-  const lay = useChange(layBundle, 'drying');
+  const lay = useChange((made: DryingBundle) => form.keptUntil(layBundle(made)), 'drying');
   const navigate = useNavigate();
   const close = () => {
     form.drop();

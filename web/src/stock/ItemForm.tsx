@@ -35,8 +35,11 @@ export function ItemForm({ held, habits, onDone }: ItemFormProps) {
     version: there.version,
   });
   const { item, amount, price } = form.mine;
-  const receive = useChange(receiveStock, 'stock');
-  const change = useStockSave(held?.item.id ?? '');
+  const receive = useChange(
+    (came: Parameters<typeof receiveStock>[0]) => form.keptUntil(receiveStock(came)),
+    'stock',
+  );
+  const change = useStockSave(held?.item.id ?? '', form.keptUntil);
   const read = parsePrice(price, habits.currency);
   const setItem = (next: NewStockItem) => form.set({ ...form.mine, item: next });
   const set = (key: string, value: unknown) => setItem({ ...item, [key]: value });

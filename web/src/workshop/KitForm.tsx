@@ -31,8 +31,8 @@ export function KitForm({ held, first, workshop, onDone }: KitFormProps) {
     version: held?.version ?? 0,
   });
   const kit = draft.mine;
-  const create = useChange(createKit, 'kits', 'stock');
-  const save = useKitSave(held?.id ?? '', first.kind);
+  const create = useChange((made: NewKit) => draft.keptUntil(createKit(made)), 'kits', 'stock');
+  const save = useKitSave(held?.id ?? '', first.kind, draft.keptUntil);
   const remove = useChange(removeKit, 'kits', 'stock');
   const close = () => {
     draft.drop();

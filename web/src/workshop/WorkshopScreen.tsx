@@ -30,6 +30,7 @@ import { OpenPlans } from './OpenPlans.js';
 import { SawingSection } from './SawingSection.js';
 import './workshop.css';
 import { KeptHere } from '../saving/KeptHere.js';
+import { dropDraft } from '../saving/drafts.js';
 import { unsaved, useDraft } from '../saving/useDraft.js';
 import { editedWorkshop, useWorkshopSave, type EditedWorkshop } from './useWorkshopSave.js';
 
@@ -85,7 +86,6 @@ function Editing({ there }: { there: WorkshopDetail }) {
   const { base, changed, saved, room } = useDraft(thing, editedWorkshop(there), mine);
   const { name, body: workshop } = mine;
   const setWorkshop = (body: Workshop) => setMine({ name, body });
-  const save = useWorkshopSave();
   const session = useQuery(sessionQuery);
   const { message } = App.useApp();
   const { section } = useParams();
@@ -97,6 +97,10 @@ function Editing({ there }: { there: WorkshopDetail }) {
     saved(edited);
     setBefore(null);
   };
+  const save = useWorkshopSave((now) => {
+    take(now);
+    dropDraft(thing);
+  });
   // somebody else saved while nothing was typed here
   if (!changed && there.version > base.version) take(there);
   const keep = () =>
@@ -105,7 +109,6 @@ function Editing({ there }: { there: WorkshopDetail }) {
       {
         onSuccess: (done) => {
           if (done === 'duplicate') return;
-          take(done.answer);
           void message.success(
             done.withChangesOf === null
               ? 'Saved.'

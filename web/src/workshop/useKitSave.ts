@@ -6,11 +6,18 @@ import { useSharedSave } from '../saving/useSharedSave.js';
 import { kitLabel } from './fieldLabels.js';
 import { withoutId } from './withoutId.js';
 
-/** Saves a kit of the list, with what others change meanwhile. */
-export function useKitSave(id: string, kind: KitKind) {
+/**
+ * Saves a kit of the list, with what others change meanwhile.
+ * @param keptUntil keeps what is typed until the answer is there
+ */
+export function useKitSave(
+  id: string,
+  kind: KitKind,
+  keptUntil: (answer: Promise<unknown>) => Promise<unknown>,
+) {
   const client = useQueryClient();
   return useSharedSave<NewKit, unknown>({
-    save: (kit, basedOn) => saveKit({ id, kit, basedOn }),
+    save: (kit, basedOn) => keptUntil(saveKit({ id, kit, basedOn })),
     fetch: async () => {
       const there = (await client.fetchQuery({ ...heldKitsQuery, staleTime: 0 })).find(
         (h) => h.kit.id === id,

@@ -15,11 +15,18 @@ export const editedWorkshop = ({ name, body, version }: WorkshopDetail) => ({
   version,
 });
 
-/** Saves what the workshop owns and does by habit, with what others change meanwhile. */
-export function useWorkshopSave() {
+/**
+ * Saves what the workshop owns and does by habit, with what others change meanwhile.
+ * @param answered takes what is there now, at once, and also for somebody who has gone on meanwhile
+ */
+export function useWorkshopSave(answered: (now: WorkshopDetail) => void = () => undefined) {
   const client = useQueryClient();
   return useSharedSave<EditedWorkshop, WorkshopDetail>({
-    save: (value, basedOn) => saveWorkshop({ ...value, basedOn }),
+    save: async (value, basedOn) => {
+      const now = await saveWorkshop({ ...value, basedOn });
+      answered(now);
+      return now;
+    },
     fetch: async () => editedWorkshop(await client.fetchQuery({ ...workshopQuery, staleTime: 0 })),
     labels: workshopLabel,
     stale: ['workshop', 'session'],
