@@ -77,28 +77,32 @@ test('the lathe screen locks, doubts broken numbers, corrects, times through a r
   });
 });
 
-test('the lathe screen opens and works after a reload without network', async ({ page, context }) => {
-  await page
-    .locator('.bench-row', { hasText: 'Bench chisel handle' })
-    .getByRole('button', { name: 'Go on' })
-    .click();
-  await expect(page.locator('.run-what h1')).toHaveText('Trial fit');
-  // the browser keeps the application itself once its worker is in charge
-  await page.evaluate(async () => {
-    await navigator.serviceWorker.ready;
+test.describe('without network', () => {
+  test.use({ serviceWorkers: 'allow' });
+
+  test('the lathe screen opens and works after a reload without network', async ({ page, context }) => {
+    await page
+      .locator('.bench-row', { hasText: 'Bench chisel handle' })
+      .getByRole('button', { name: 'Go on' })
+      .click();
+    await expect(page.locator('.run-what h1')).toHaveText('Trial fit');
+    // the browser keeps the application itself once its worker is in charge
+    await page.evaluate(async () => {
+      await navigator.serviceWorker.ready;
+    });
+    await page.reload();
+    await expect(page.locator('.run-what h1')).toHaveText('Trial fit');
+    await context.setOffline(true);
+    await page.reload();
+    await expect(page.locator('.run-what h1')).toHaveText('Trial fit');
+    await page.getByRole('button', { name: 'It fits' }).click();
+    await endStep(page, page.getByRole('button', { name: 'Done', exact: true }));
+    await expect(page.locator('.run-piece')).toHaveText('piece 7 of 8');
+    await page.reload();
+    await expect(page.locator('.run-piece')).toHaveText('piece 7 of 8');
+    await context.setOffline(false);
+    await expect(page.locator('.run-connection')).toContainText('all saved');
   });
-  await page.reload();
-  await expect(page.locator('.run-what h1')).toHaveText('Trial fit');
-  await context.setOffline(true);
-  await page.reload();
-  await expect(page.locator('.run-what h1')).toHaveText('Trial fit');
-  await page.getByRole('button', { name: 'It fits' }).click();
-  await endStep(page, page.getByRole('button', { name: 'Done', exact: true }));
-  await expect(page.locator('.run-piece')).toHaveText('piece 7 of 8');
-  await page.reload();
-  await expect(page.locator('.run-piece')).toHaveText('piece 7 of 8');
-  await context.setOffline(false);
-  await expect(page.locator('.run-connection')).toContainText('all saved');
 });
 
 /** Height of the digits themselves, and whether what must be read keeps its contrast under a film of dust. */

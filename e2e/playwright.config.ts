@@ -23,6 +23,8 @@ export default defineConfig({
   })),
   use: {
     viewport: { width: 1280, height: 800 },
+    // each test is a new browser: it would fetch and keep the whole application before it begins
+    serviceWorkers: 'block',
     actionTimeout: 60_000,
     launchOptions: {
       executablePath: process.env['CHROMIUM'],
