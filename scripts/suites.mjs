@@ -50,14 +50,20 @@ async function suite(name, command, args, report, read, env = process.env) {
 
 const tool = (name, ...args) => [join(ROOT, 'node_modules', '.bin', name), args];
 
+/** Types and lint of one room: see `sources.mjs`. */
+const sources = (room, config, ...folders) => [
+  `types and lint: ${room}`,
+  'node',
+  [join(ROOT, 'scripts/sources.mjs'), config, ...folders],
+];
+
 /** What is checked without running anything; the longest first, so that none is left alone at the end. */
 export const staticChecks = () =>
   checks([
-    ['lint', ...tool('eslint', '.', '--max-warnings', '0')],
-    ['type check: web', ...tool('tsc', '-p', 'web')],
-    ['type check: server', ...tool('tsc', '-p', 'server/tsconfig.test.json')],
-    ['type check: core', ...tool('tsc', '-p', 'core/tsconfig.test.json')],
+    sources('web', 'web/tsconfig.json', 'web'),
+    sources('core', 'core/tsconfig.test.json', 'core'),
     ['format', ...tool('prettier', '--check', '.', '--log-level', 'warn')],
+    sources('server', 'server/tsconfig.test.json', 'server'),
     [
       'dependency rules',
       ...tool(
@@ -71,8 +77,8 @@ export const staticChecks = () =>
         'err',
       ),
     ],
+    sources('browser tests', 'e2e/tsconfig.json', 'e2e', 'scripts'),
     ['nothing unused', ...tool('knip')],
-    ['type check: browser tests', ...tool('tsc', '-p', 'e2e')],
   ]);
 
 /** Jest on some of its projects; `only` are parts of the names of test files. */
