@@ -15,7 +15,7 @@ const TEST_DATA = join(DATA, 'test');
 export const counts = { passed: 0, failed: 0 };
 
 /** Of each sweep `npm test` makes this share of the runs, by its seed; `npm run sweep` makes them all. */
-const SHARE = 1 / 3;
+const SHARE = 1 / 4;
 const shareEnv = (whole) => ({ COMPAS_SHARE: String(whole ? 1 : SHARE) });
 
 /** One check that either passes or fails, such as lint; what it says is shown when it has ended. */
