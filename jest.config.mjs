@@ -1,4 +1,5 @@
 import { join } from 'node:path';
+import { LIBRARY } from './web/test/componentLibrary.mjs';
 
 /** Jest runs CommonJS: sources and ESM packages are compiled by swc on the way in. */
 const swc = (decorators, tsx = false) => [
@@ -42,7 +43,12 @@ const screens = {
   displayName: 'screens',
   testMatch: ['<rootDir>/**/*.test.tsx'],
   transform: { '^.+\\.(ts|m?js)$': swc(false), '^.+\\.tsx$': swc(false, true) },
-  moduleNameMapper: { ...web.moduleNameMapper, '\\.css$': '<rootDir>/test/noStyles.ts' },
+  moduleNameMapper: {
+    ...web.moduleNameMapper,
+    '\\.css$': '<rootDir>/test/noStyles.ts',
+    '^antd$': LIBRARY,
+  },
+  globalSetup: '<rootDir>/../web/test/componentLibrary.mjs',
   testEnvironment: '<rootDir>/test/pageEnvironment.mjs',
   setupFiles: ['<rootDir>/test/page.ts'],
   setupFilesAfterEnv: ['<rootDir>/test/patience.ts'],
