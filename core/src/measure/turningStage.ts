@@ -1,9 +1,13 @@
 /** What the lathe turns for; each has a speed of its own. */
 export const TURNING_STAGES = [
   'rough',
+  'mark',
   'size',
   'shape',
   'sand',
+  'texture',
+  'burn',
+  'dye',
   'finish slow',
   'finish fast',
   'part off',

@@ -3,7 +3,7 @@ import type { Part } from '../pattern/index.js';
 import { wallMinutes } from '../batch/index.js';
 import { sweepOf } from '../mounting/index.js';
 import { belowCorner } from '../stock/index.js';
-import { speedFor } from '../turning/index.js';
+import { fastestSlender, keptBelt, speedFor } from '../turning/index.js';
 import type { Centre } from '../workshop/index.js';
 import { ownGrits, toolFor } from './decisions.js';
 import { fittedJoins } from './fittedJoins.js';
@@ -49,7 +49,7 @@ export function routeWork(
     drilling: draft.drilling,
     across: draft.crossDrilling ?? [],
     layout: draft.layout,
-    speeds: draft.speeds,
+    speedOf: speedOf(draft, inputs),
     sweptSpeeds: sweptSpeeds(part, draft, inputs),
     fits: fitsOf(draft, inputs),
     trial: trialOf(draft),
@@ -78,6 +78,17 @@ function minutesToDry({ order, stock }: PlanInputs): number | null {
   if (dryOn === null) return null;
   return Math.max(0, wallMinutes(`${dryOn}T00:00`) - wallMinutes(order.start));
 }
+
+/** What a person set for a stage holds for all of it; else the wood decides as it stands then. */
+const speedOf =
+  ({ speeds, material, mount }: PartDraft, { workshop, schools }: PlanInputs): Work['speedOf'] =>
+  (stage, spun, running) => {
+    const usual = speeds.find((s) => s.stage === stage) ?? null;
+    if (spun === null || usual === null || usual.instead !== undefined) return usual;
+    const fastest = Math.min(mount.fastest, fastestSlender(spun.slenderness));
+    const own = speedFor(stage, spun.across, material, workshop, schools.speed, fastest);
+    return keptBelt(own, running, workshop.lathe.drive);
+  };
 
 /** A piece that lies across sweeps as far as its farther end: it goes slower than about its own axis. */
 function sweptSpeeds(

@@ -1,4 +1,4 @@
-import type { SpeedSchool, TurningStage } from '../measure/index.js';
+import { TURNING_STAGES, type SpeedSchool } from '../measure/index.js';
 import { speedFor, type SpeedChoice } from '../turning/index.js';
 import type { Workshop } from '../workshop/index.js';
 import type { PartPlan } from './partPlan.js';
@@ -20,16 +20,7 @@ export function stageSpeeds(
   school: SpeedSchool,
 ): SpeedChoice[] {
   const rough = blank.section * (clipped ? ACROSS_OCTAGON : ACROSS_SQUARE);
-  const stages: [TurningStage, number][] = [
-    ['rough', rough],
-    ['size', largestDiameter],
-    ['shape', largestDiameter],
-    ['sand', largestDiameter],
-    ['finish slow', largestDiameter],
-    ['finish fast', largestDiameter],
-    ['part off', largestDiameter],
-  ];
-  return stages.map(([stage, diameter]) =>
-    speedFor(stage, diameter, material, workshop, school, mount.fastest),
+  return TURNING_STAGES.map((stage) =>
+    speedFor(stage, stage === 'rough' ? rough : largestDiameter, material, workshop, school, mount.fastest),
   );
 }

@@ -6,7 +6,7 @@ export { figureLabel, fromWords, type OperationFigure } from './figure.js';
 export { qualified, withoutPart } from './qualified.js';
 export { joinItem } from './usual/joinItem.js';
 export { type JoinToMake } from './usual/joinToMake.js';
-export { type Lengths, type Operation, type OperationKind, type Route } from './operation.js';
+export { type Lengths, type Operation, type OperationKind, type Route, takesTailAway } from './operation.js';
 export { play, type Played } from './play.js';
 export { routeText } from './routeText.js';
 export { type Decided, type DecidedSteps, decidedSteps } from './decided.js';

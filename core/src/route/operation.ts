@@ -1,4 +1,4 @@
-import type { Stage } from '../measure/index.js';
+import type { Stage, TurningStage } from '../measure/index.js';
 import type { Place } from '../workshop/index.js';
 import type { Body, Drilled, Flat, Placement, Skin } from '../pattern/index.js';
 import type { OperationFigure } from './figure.js';
@@ -36,6 +36,9 @@ export type OperationKind =
 
 /** What a cut is for: each has its own tool, speed and place in the order. */
 export type CutDoing = 'rough' | 'tenon' | 'size' | 'shape' | 'hollow' | 'nib' | 'face';
+
+/** What taking hold does: the wood is held anew, only the tailstock leaves it, or it comes off. */
+type HoldDoing = 'held' | 'tail away' | 'off';
 
 /** A figure that is said: a length from a datum, or a diameter, depth or grit of its own. Shown and played. */
 export interface Said {
@@ -91,6 +94,8 @@ export interface Operation {
   kind: OperationKind;
   /** of a cut what it is for, of a treatment what it does */
   doing?: CutDoing | Treatment;
+  /** of a hold what becomes of it; plans before engine 13 have none */
+  hold?: HoldDoing;
   /** what it is about: an element, a hole, a kit, a join; null for the wood as a whole */
   subject: string | null;
   /** woods it is done to */
@@ -113,6 +118,8 @@ export interface Operation {
   makes?: string[];
   /** the room of the work it belongs to */
   stage: Stage;
+  /** what the lathe turns for and how fast, in words; plans before engine 13 say only how fast */
+  turns?: TurningStage;
   speed?: string;
   /** spans to be timed within it */
   timers?: Timer[];
@@ -120,6 +127,10 @@ export interface Operation {
   measures?: string[];
   minutes: { once: number; each: number };
 }
+
+/** Whether only the tailstock goes away; in plans before engine 13 the subject says so. */
+export const takesTailAway = ({ kind, hold, subject }: Operation): boolean =>
+  kind === 'hold' && (hold ?? subject) === 'tail away';
 
 /** A way to make an item, from bare stock or from any state of the shop. */
 export interface Route {

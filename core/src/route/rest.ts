@@ -11,7 +11,7 @@ import {
 import { applied } from './apply.js';
 import { takenFrom } from './cutNeeds.js';
 import { lengthOfForm } from './datum.js';
-import type { Effect, Operation } from './operation.js';
+import { takesTailAway, type Effect, type Operation } from './operation.js';
 import { woodOf, type OpId, type Shop, type Wood } from './shop.js';
 import { overlap } from './stretch.js';
 
@@ -66,7 +66,7 @@ const isHeld = ({ kind, effects }: Operation): boolean =>
   );
 
 /** The tail that goes away goes on from the hold before; all else is a hold of its own, or none. */
-const replaces = ({ subject }: Operation): boolean => subject !== 'tail away';
+const replaces = (operation: Operation): boolean => !takesTailAway(operation);
 
 const letsGo = (operation: Operation | undefined): boolean =>
   operation?.effects.some((e) => e.do === 'hold' && e.held === null) === true;

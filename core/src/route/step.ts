@@ -1,11 +1,14 @@
 import type { Stage } from '../measure/index.js';
 import type { Place } from '../workshop/index.js';
 import type { Operation } from './operation.js';
+import type { Held } from './shop.js';
 
 /** The state a place must be in for a step. Two steps with the same state share one set-up. */
 export interface SetupState {
   place: Place;
   holding: string;
+  /** what drives the work, where it is held; plans before engine 13 say it in words only */
+  drive?: Held['drive']['by'];
   tailstock: 'up' | 'away' | 'not used';
   /** what else must be on it: washers, spacers, draw bar */
   fixtures?: string[];

@@ -124,6 +124,7 @@ function setupOf(operation: Operation, before: Shop, after: Shop, { fixtures, ta
   return {
     place: held.place,
     holding: `${bit}${held.drive.words}`,
+    drive: held.drive.by,
     tailstock: held.place !== 'lathe' ? 'not used' : held.tail ? 'up' : tail ? 'away' : 'not used',
     ...(held.place === 'lathe' && fixtures.length > 0 ? { fixtures: [...fixtures] } : {}),
   };

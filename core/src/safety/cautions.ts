@@ -1,4 +1,4 @@
-import type { Operation, Step } from '../route/index.js';
+import { takesTailAway, type Operation, type SetupState, type Step } from '../route/index.js';
 import type { Material } from '../material/index.js';
 import type { Mount } from '../mounting/index.js';
 import type { UsedBy } from '../pattern/index.js';
@@ -44,10 +44,10 @@ const WORK = {
   saw: ({ kind, effects }) => kind === 'saw' && effects.some((e) => e.do === 'stock'),
   corners: ({ kind, effects }) => kind === 'saw' && effects.some((e) => e.do === 'flat'),
   drill: ({ kind }) => kind === 'bore',
-  mount: ({ kind, subject, effects }) =>
-    kind === 'hold' &&
-    subject !== 'tail away' &&
-    effects.some((e) => e.do === 'hold' && e.held?.place === 'lathe'),
+  mount: (operation) =>
+    operation.kind === 'hold' &&
+    !takesTailAway(operation) &&
+    operation.effects.some((e) => e.do === 'hold' && e.held?.place === 'lathe'),
   rough: ({ doing }) => doing === 'rough',
   shape: ({ doing }) => doing === 'shape',
   sand: ({ doing }) => doing === 'sanded',
@@ -61,6 +61,9 @@ const glueing =
   (...glues: GlueKind[]) =>
   (step: Step, { glued }: SafetyContext) =>
     glued.some((g) => g.joinId === step.operation?.subject && glues.includes(g.glue));
+
+/** The bit turns in the headstock, and the work is fed to it. */
+const FED: SetupState['drive'] = 'fed by hand';
 
 /** A piece that lets go at this surface speed goes through a face shield's first layer, m/min. */
 const FAST = 700;
@@ -88,15 +91,14 @@ const RULES: Rule[] = [
   {
     id: 'drill-headstock',
     applies: always,
-    at: (step) => step.stage === 'drill' && step.setup.holding.includes('headstock'),
+    at: (step) => step.stage === 'drill' && step.setup.drive === FED,
     words: () =>
       'A drill chuck turns in the headstock only with its draw bar tight; feed the work with the tailstock, never by a hand round it.',
   },
   {
     id: 'drill-tailstock',
     applies: always,
-    at: (step) =>
-      step.stage === 'drill' && step.setup.place === 'lathe' && !step.setup.holding.includes('headstock'),
+    at: (step) => step.stage === 'drill' && step.setup.place === 'lathe' && step.setup.drive !== FED,
     words: () =>
       'Slowest speed, rest away; hold the drill chuck when you wind it back, or its taper lets go.',
   },

@@ -1,4 +1,4 @@
-export { type SpeedChoice, speedFor } from './speed.js';
+export { fastestSlender, keptBelt, type SpeedChoice, speedFor } from './speed.js';
 export { setSpeed, type SpeedLimits } from './setSpeed.js';
 export { type ChosenTool, type Cut, orderOfCuts, toolChangesOf } from './cuts.js';
 export { brokenOrders, cutsInOrder, type CutsBefore, ordersFrom } from './cutOrder.js';

@@ -25,15 +25,31 @@ export interface SpeedChoice {
   instead?: number | null;
 }
 
-/** Place of each stage in the band of school A, 0 low end … 1 high end; below 0 is under the band. */
-const IN_BAND: Record<TurningStage, number> = {
-  rough: 0,
-  size: 0.4,
-  shape: 0.8,
-  sand: -0.9,
-  'finish slow': -1.5,
-  'finish fast': 0.3,
-  'part off': -0.6,
+/** How fast the lathe turns for a stage. */
+interface Pace {
+  /** school A: place in the band, 0 low end … 1 high end; below 0 is under the band */
+  inBand: number;
+  /** school B: share of the surface speed that cuts; null is that of roughing */
+  ofCut: number | null;
+  /** no faster than so, however thin the wood is; rpm */
+  atMost?: number;
+  /** as slowly as the lathe goes; a belt is not changed for it: there the lathe stands, and the work is turned by hand */
+  slowest?: true;
+}
+
+/** Bench practice, typical, unchecked. Friction polish and a wire need heat: they run as fast as the shaping cut. */
+const PACES: Record<TurningStage, Pace> = {
+  rough: { inBand: 0, ofCut: null },
+  mark: { inBand: -1.5, ofCut: 0.15, slowest: true },
+  size: { inBand: 0.4, ofCut: 0.8 },
+  shape: { inBand: 0.8, ofCut: 1 },
+  sand: { inBand: -0.9, ofCut: 0.45 },
+  texture: { inBand: -0.9, ofCut: 0.45, atMost: 1000 },
+  burn: { inBand: 0.8, ofCut: 1 },
+  dye: { inBand: -1.5, ofCut: 0.15, atMost: 300 },
+  'finish slow': { inBand: -1.5, ofCut: 0.15, atMost: 300 },
+  'finish fast': { inBand: 0.8, ofCut: 1 },
+  'part off': { inBand: -0.6, ofCut: 0.6 },
 };
 
 /** School B: surface speeds in m/min by material (bench practice, typical, unchecked). */
@@ -43,16 +59,6 @@ const SURFACE_SPEED: Record<MaterialClass, { rough: number; cut: number }> = {
   'dense hardwood': { rough: 360, cut: 520 },
   resin: { rough: 220, cut: 330 },
 };
-const SHARE_OF_CUT: Record<TurningStage, number> = {
-  rough: 0,
-  size: 0.8,
-  shape: 1,
-  sand: 0.45,
-  'finish slow': 0.15,
-  'finish fast': 0.8,
-  'part off': 0.6,
-};
-
 /**
  * Speed for a stage by school: A keeps rpm × diameter inside a band, B a surface speed
  * (v = π·d·n / 1000). Never above the lathe's or the fixture's limit; a lathe with pulleys takes the
@@ -70,9 +76,11 @@ export function speedFor(
 ): SpeedChoice {
   const rule = SPEED_RULES[school];
   const asked = { stage, diameter, material, workshop };
-  const wish = rule.wish(asked);
+  const { slowest = false, atMost = Infinity } = PACES[stage];
+  const wish = Math.min(rule.wish(asked), atMost);
   const limited = Math.min(wish, fastest);
-  const { rpm, tooFast } = available(workshop.lathe.drive, limited);
+  const { drive } = workshop.lathe;
+  const { rpm, tooFast } = slowest ? { rpm: slowestOf(drive), tooFast: false } : available(drive, limited);
   return {
     stage,
     wish: Math.round(wish),
@@ -132,13 +140,14 @@ const SPEED_RULES: Record<SpeedSchool, SpeedRule> = {
 };
 
 function productInBand(stage: TurningStage, { low, high }: SpeedBand): number {
-  const place = IN_BAND[stage];
+  const place = PACES[stage].inBand;
   return place >= 0 ? low + place * (high - low) : low / (1 - place);
 }
 
 function surfaceSpeedOf(stage: TurningStage, material: Material): number {
   const { rough, cut } = SURFACE_SPEED[material.class];
-  return stage === 'rough' ? rough : cut * SHARE_OF_CUT[stage];
+  const { ofCut } = PACES[stage];
+  return ofCut === null ? rough : cut * ofCut;
 }
 
 /** What the drive can do at or below a wish; its slowest when the wish is below that. */
@@ -158,9 +167,39 @@ function available(drive: Drive, wish: number): { rpm: number | null; tooFast: b
   }
 }
 
+/** As slowly as a drive goes without a change of its belt; 0 is stopped, null without a motor. rpm */
+const slowestOf = (drive: Drive): number | null =>
+  drive.kind === 'treadle' ? null : drive.kind === 'range' ? drive.slowest : 0;
+
+/** A belt stays where it is while that is no faster than wished, and no slower than this share of it (typical, unchecked). */
+const BELT_STAYS = 0.65;
+
+/** The speed of what comes next, where the lathe runs at one already: few changes of a belt are worth a little speed. */
+export function keptBelt(
+  { rpm, ...choice }: SpeedChoice,
+  running: number | null,
+  { kind }: Drive,
+): SpeedChoice {
+  const stays =
+    kind === 'pulleys' && rpm !== null && running !== null && running <= rpm && running >= BELT_STAYS * rpm;
+  const kept = stays ? running : rpm;
+  return { ...choice, rpm: kept, words: speedWords(choice.stage, kept) };
+}
+
+/** Free length over thinnest diameter from which work whips, and how fast it may turn then, rpm; typical, unchecked. */
+const WHIPS: readonly { above: number; atMost: number }[] = [
+  { above: 25, atMost: 1200 },
+  { above: 15, atMost: 2000 },
+];
+
+/** The fastest that slender work may turn, rpm. */
+export const fastestSlender = (slenderness: number): number =>
+  WHIPS.find(({ above }) => slenderness > above)?.atMost ?? Infinity;
+
 function speedWords(stage: TurningStage, rpm: number | null): string {
+  if (rpm === 0) return 'lathe stopped';
   if (rpm !== null) return `${rpm} rpm`;
-  return stage === 'rough' || stage === 'finish slow' ? 'tread slowly and evenly' : 'tread briskly';
+  return PACES[stage].inBand <= 0 ? 'tread slowly and evenly' : 'tread briskly';
 }
 
 function speedFigure(rule: SpeedRule, asked: Asked, limited: number, rpm: number | null): Figure {

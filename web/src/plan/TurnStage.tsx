@@ -6,6 +6,8 @@ import {
   SPEED_SCHOOLS,
   type SpeedChoice as StageSpeed,
   stageSpeeds,
+  type Step,
+  type TurningStage,
 } from '@compas/core';
 import { Worked } from '../ui/Worked.js';
 import { CutOrder } from './own/CutOrder.js';
@@ -25,6 +27,9 @@ export function TurnStage({ plan, inputs }: { plan: Plan; inputs: PlanInputs }) 
     school,
     speeds: stageSpeeds({ ...part, clipped }, inputs.workshop, school),
   }));
+  // plans of before say of no step what the lathe turns for
+  const told = part.steps.some((s) => s.operation?.turns !== undefined);
+  const used = part.speeds.filter(({ stage }) => !told || speedsOf(part.steps, stage).length > 0);
   return (
     <div className="column">
       <h2>
@@ -41,6 +46,10 @@ export function TurnStage({ plan, inputs }: { plan: Plan; inputs: PlanInputs }) 
       <h2>Step by step</h2>
       <RouteList part={part} tools={inputs.workshop.tools} />
       <h2>Speeds</h2>
+      <p className="soft">
+        For the largest diameter. In a step the wood decides as it stands then: corners that still turn, and
+        what is long and thin, go slower.
+      </p>
       <table className="table">
         <thead>
           <tr>
@@ -52,10 +61,11 @@ export function TurnStage({ plan, inputs }: { plan: Plan; inputs: PlanInputs }) 
               </th>
             ))}
             <th className="number">outside runs at</th>
+            <th className="number">in its steps</th>
           </tr>
         </thead>
         <tbody>
-          {part.speeds.map((speed, i) => (
+          {used.map((speed) => (
             <tr key={speed.stage}>
               <td>{speed.stage}</td>
               <td className="number">
@@ -67,24 +77,30 @@ export function TurnStage({ plan, inputs }: { plan: Plan; inputs: PlanInputs }) 
               </td>
               {compared.map(({ school, speeds }) => (
                 <td key={school} className="number soft">
-                  <Speed speed={speeds[i]} />
+                  <Speed speed={speeds.find((s) => s.stage === speed.stage)} />
                 </td>
               ))}
               <td className="number figures">
-                {speed.rpm === null ? '' : `${Math.round(speed.surfaceSpeed)} m/min`}
+                {speed.rpm === null || speed.rpm === 0 ? '' : `${Math.round(speed.surfaceSpeed)} m/min`}
               </td>
+              <td className="number figures">{speedsOf(part.steps, speed.stage).join(', ')}</td>
             </tr>
           ))}
         </tbody>
       </table>
-      <SpeedChoice speeds={part.speeds} drive={inputs.workshop.lathe.drive} />
+      <SpeedChoice speeds={used} drive={inputs.workshop.lathe.drive} />
     </div>
   );
 }
 
+/** The speeds that steps of a stage run at, each once; plans of before had one for all. */
+const speedsOf = (steps: readonly Step[], stage: TurningStage): string[] => [
+  ...new Set(steps.flatMap(({ speed, operation }) => (operation?.turns === stage && speed ? [speed] : []))),
+];
+
 function Speed({ speed }: { speed: StageSpeed | undefined }) {
   if (!speed) return null;
-  if (speed.rpm === null) return speed.words;
+  if (speed.rpm === null || speed.rpm === 0) return speed.words;
   return (
     <span className="figures">
       {speed.rpm} rpm{speed.wish !== speed.rpm ? ` (of ${speed.wish})` : ''}

@@ -46,6 +46,16 @@ describe('what stands beside a stage', () => {
   });
 });
 
+it('The speeds that steps run at stand beside the school’s, each in the row of what it is for.', () => {
+  shownInApp(<TurnStage plan={made} inputs={inputs} />);
+  const steps = made.parts[0].steps.filter((s) => s.operation?.turns !== undefined);
+  expect(steps.length).toBeGreaterThan(5);
+  for (const { operation, speed } of steps) {
+    const row = screen.getByRole('row', { name: new RegExp(`^${operation?.turns} `) });
+    expect(row.lastElementChild?.textContent).toContain(speed);
+  }
+});
+
 describe('a finding', () => {
   it('leads to what mends it: its row, the list that lacks something, the pattern', () => {
     const to = (rest: Partial<Finding>) => mendPlace(found(rest), 'p1')?.path ?? null;

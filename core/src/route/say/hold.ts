@@ -26,6 +26,7 @@ export function hold(
   return operationOf(
     {
       kind: 'hold',
+      hold: 'held',
       subject: by,
       pass: pass ?? wood,
       on: [wood],
@@ -56,6 +57,7 @@ export function tailAway(shop: Shop, manner: Manner, pass?: string): Operation {
   return operationOf(
     {
       kind: 'hold',
+      hold: 'tail away',
       subject: 'tail away',
       pass: whole,
       on: [held.wood],
@@ -73,6 +75,7 @@ export const takeOff = (wood: string, manner: Manner, pass?: string): Operation 
   operationOf(
     {
       kind: 'hold',
+      hold: 'off',
       subject: 'off',
       pass: pass === undefined ? wood : `${wood}:${pass}`,
       on: [wood],

@@ -1,8 +1,16 @@
-import type { Stage } from '../../measure/index.js';
+import type { Stage, TurningStage } from '../../measure/index.js';
 import type { OperationFigure } from '../figure.js';
 import type { Effect, Operation, OperationKind, Said } from '../operation.js';
 import type { Timer } from '../step.js';
 import type { Purpose } from '../shop.js';
+
+/** What the lathe turns for, where a stage has a speed of its own, and how fast, in words. */
+export interface SetSpeed {
+  turns?: TurningStage;
+  words: string;
+  /** the lathe stands: what turns meanwhile is turned by hand */
+  stands?: true;
+}
 
 /** What a person decides of an operation, besides what it does. */
 export interface Manner {
@@ -13,7 +21,7 @@ export interface Manner {
   minutes?: Operation['minutes'];
   /** where it is not usual for its kind */
   stage?: Stage;
-  speed?: string | null;
+  speed?: SetSpeed | null;
   timers?: Timer[];
   measures?: string[];
   /** the one figure, where it comes from what is known outside of the wood: a kit, a stick */
@@ -40,6 +48,7 @@ const STAGES: Record<OperationKind, Stage> = {
 interface Making {
   kind: OperationKind;
   doing?: Operation['doing'];
+  hold?: Operation['hold'];
   subject: string | null;
   pass?: string;
   on: string[];
@@ -55,7 +64,7 @@ export const idOf = (kind: string, subject: string | null, pass?: string): strin
 
 /** An operation of a kind, as a person wants it done. */
 export const operationOf = (
-  { kind, doing, subject, pass, on, said, figure: own, effects, purpose }: Making,
+  { kind, doing, hold, subject, pass, on, said, figure: own, effects, purpose }: Making,
   {
     title,
     words = [],
@@ -72,6 +81,7 @@ export const operationOf = (
   id: idOf(kind, subject, pass),
   kind,
   ...(doing === undefined ? {} : { doing }),
+  ...(hold === undefined ? {} : { hold }),
   subject,
   on,
   per,
@@ -83,7 +93,8 @@ export const operationOf = (
   purpose,
   ...(tool === undefined ? {} : { tool }),
   stage,
-  ...(speed === null ? {} : { speed }),
+  ...(speed?.turns === undefined ? {} : { turns: speed.turns }),
+  ...(speed === null ? {} : { speed: speed.words }),
   ...(timers.length === 0 ? {} : { timers }),
   ...(measures.length === 0 ? {} : { measures }),
   minutes,

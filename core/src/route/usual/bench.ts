@@ -3,8 +3,10 @@ import { extremes, type Outline, type PartEnd, type Segment, type Skin } from '.
 import type { TurningStage } from '../../measure/index.js';
 import { datumPlace, endNow } from '../datum.js';
 import { saidOf, type SaidProfile } from '../say/cut.js';
+import type { SetSpeed } from '../say/operationOf.js';
 import { HIGH, LOW, Writer } from '../say/writer.js';
 import { woodOf, type Datum, type SurfaceRef, type Wood } from '../shop.js';
+import { spunIn } from '../spun.js';
 import { each, MINUTES } from './minutes.js';
 import { between, nibAt, turnedSegments } from './profiles.js';
 import { lieOfPiece, type Lie, type Work } from './work.js';
@@ -35,6 +37,8 @@ export class Bench {
   private readonly cutOut = new Map<number, string>();
   /** both ends are sawn to length before it is turned: no waste, and no nib */
   endsSawn = false;
+  /** how fast the lathe was set last, rpm */
+  private running: number | null = null;
   /** how it is held for turning; null on the bench */
   hold: ChainHold | null = null;
 
@@ -187,8 +191,17 @@ export class Bench {
     return this.work.sanding.reduce((sum, grit) => sum + grit.takes, 0);
   }
 
-  speed(stage: TurningStage): string | null {
-    return this.work.speeds.find((s) => s.stage === stage)?.words ?? null;
+  /** How fast the lathe turns for a stage: by the wood as it stands in its hold, and by what the belt lies on. */
+  speed(stage: TurningStage): SetSpeed | null {
+    const { held } = this.writer.shop;
+    const wood = held?.place === 'lathe' ? woodOf(this.writer.shop, held.wood) : undefined;
+    // what lies across its axis goes by the circle of its ends
+    const along = held !== null && Math.abs(held.axis.along[0]) > 0.5;
+    const spun = wood && along ? spunIn(wood, held) : null;
+    const choice = this.work.speedOf(stage, spun, this.running);
+    if (!choice) return null;
+    if (choice.rpm !== null && choice.rpm > 0) this.running = choice.rpm;
+    return { turns: stage, words: choice.words, ...(choice.rpm === 0 ? { stands: true } : {}) };
   }
 
   /** A short stretch amid what shaping an element left; null where it has none, or a square stays. */

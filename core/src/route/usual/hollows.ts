@@ -2,6 +2,7 @@ import { len } from '../../measure/index.js';
 import { wallOf, type Hollow, type Outline, type PartEnd } from '../../pattern/index.js';
 import { saidOf } from '../say/cut.js';
 import type { TurningStage } from '../../measure/index.js';
+import type { SetSpeed } from '../say/operationOf.js';
 import type { Bench } from './bench.js';
 import { furtherAxis } from './holds.js';
 import { each, MINUTES } from './minutes.js';
@@ -115,8 +116,10 @@ export function hollowSides(bench: Bench): void {
 }
 
 /** The speed of what lies across: by the circle that its farther end sweeps. */
-const swept = ({ work }: Bench, id: string, stage: TurningStage): string | null =>
-  work.sweptSpeeds.get(id)?.find((s) => s.stage === stage)?.words ?? null;
+function swept({ work }: Bench, id: string, turns: TurningStage): SetSpeed | null {
+  const found = work.sweptSpeeds.get(id)?.find((s) => s.stage === turns);
+  return found ? { turns, words: found.words } : null;
+}
 
 /** What is wider inside than at its mouth is reached round the corner only. */
 const toolFor = ({ segments }: Outline): string =>

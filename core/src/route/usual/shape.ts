@@ -118,16 +118,17 @@ export function mark(bench: Bench): void {
     const own = { id: s.id, x0: Math.max(x0, low), x1: Math.min(x1, high) };
     return s.id.startsWith('rough:') && own.x1 - own.x0 > 2 ? [own] : [];
   });
+  const speed = bench.speed('mark');
   writer.look('mark', {
     wood,
     subject: 'stick',
     on: round.slice(-1).map((s) => ({ of: 'skin', id: s.id, ...amid(s) })),
     title: 'Mark from the story stick',
     words: [
-      `Hold the stick with its ${work.layout.datum?.label ?? 'reference end'} ${bench.where(work.layout.datum?.x ?? 0)}, and let the pencil fall into its ${work.layout.marks.length} notches, work turning slowly.`,
+      `Hold the stick with its ${work.layout.datum?.label ?? 'reference end'} ${bench.where(work.layout.datum?.x ?? 0)}, and let the pencil fall into its ${work.layout.marks.length} notches, ${speed?.stands ? 'turning the work by hand' : 'the work turning'}.`,
     ],
     figure: { is: 'notches', text: String(work.layout.marks.length) },
-    speed: bench.speed('size'),
+    speed,
     minutes: each(MINUTES.mark),
   });
 }

@@ -1,3 +1,4 @@
+import type { TurningStage } from '../../measure/index.js';
 import { facesLeft, type DecorationKind } from '../../pattern/index.js';
 import { MADE_AS, type SurfaceRef } from '../shop.js';
 import type { Bench } from './bench.js';
@@ -105,6 +106,12 @@ const TITLES: Record<DecorationKind, string> = {
   colour: 'Dye',
 };
 
+const TURNS: Record<DecorationKind, TurningStage> = {
+  'burnt line': 'burn',
+  texture: 'texture',
+  colour: 'dye',
+};
+
 /** Lines, texture and colour lie on a sanded surface and under the finish. */
 function decorate(bench: Bench): void {
   const { work, wood, writer } = bench;
@@ -120,7 +127,7 @@ function decorate(bench: Bench): void {
       stretches: [{ on: shaped(bench, [decoration.elementId]), x0: from, x1: from + decoration.width.mm }],
       title: TITLES[decoration.kind],
       words: decoration.words === undefined ? [] : [decoration.words],
-      speed: bench.speed(decoration.kind === 'colour' ? 'finish slow' : 'sand'),
+      speed: bench.speed(TURNS[decoration.kind]),
       minutes: each(MINUTES.decorate),
     });
   }

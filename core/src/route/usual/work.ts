@@ -11,8 +11,10 @@ import {
   type SawnForm,
 } from '../../pattern/index.js';
 import type { Cut, SpeedChoice } from '../../turning/index.js';
+import type { TurningStage } from '../../measure/index.js';
 import type { Lengths } from '../operation.js';
 import type { Shop } from '../shop.js';
+import type { Spun } from '../spun.js';
 import type { JoinToMake } from './joinToMake.js';
 
 /** Hardware that goes into a piece or over it. */
@@ -83,7 +85,8 @@ export interface Work {
   drilling: readonly DrillOperation[];
   across: readonly CrossOperation[];
   layout: Layout;
-  speeds: readonly SpeedChoice[];
+  /** how fast the lathe turns for a stage, the wood as it spins then, where it runs at a speed already */
+  speedOf: (stage: TurningStage, spun: Spun | null, running: number | null) => SpeedChoice | null;
   /** of each hollow in a side, by its id: how fast what sweeps about its axis may go */
   sweptSpeeds: ReadonlyMap<string, readonly SpeedChoice[]>;
   fits: readonly FitIn[];
