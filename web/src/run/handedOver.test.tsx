@@ -36,7 +36,9 @@ const take = async (name: string) => {
 const press = async (name: string | RegExp) => {
   // what is pressed sooner than it is seen does nothing
   await new Promise((seen) => setTimeout(seen, 400));
-  fireEvent.click(await screen.findByRole('button', { name }));
+  // where both ends are offered, the first is the large one
+  const [button] = await screen.findAllByRole('button', { name });
+  fireEvent.click(button!);
 };
 
 beforeEach(async () => {
