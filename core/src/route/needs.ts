@@ -136,10 +136,12 @@ function boredNeeds(effect: Extract<Effect, { do: 'flat' | 'drill' }>, shop: Sho
   if (effect.do === 'flat') return [holding, ...(held?.place === 'lathe' ? tailHolds(shop) : [])];
   const mouth = effect.hole.at;
   const ring = (effect.hole.steps[0]?.diameter ?? 0) / 2 - 0.1;
-  // the bit's rim meets wood within its own radius, also on the edge of a square
+  // the bit's rim meets wood within its own radius, also on the edge of a square, and first on the high side of a slope
   const bottom = (effect.hole.steps.at(-1)?.depth ?? 0) - 0.3;
-  const meets = [0.6, ring + 0.6, bottom].some((deep) =>
-    hasWood(wood.body, plus(outOf([deep, 0, 0], mouth), times(round(mouth, 33), ring))),
+  const meets = [33, 0, 180].some((angle) =>
+    [0.6, ring + 0.6, bottom].some((deep) =>
+      hasWood(wood.body, plus(outOf([deep, 0, 0], mouth), times(round(mouth, angle), ring))),
+    ),
   );
   const open = [-0.2, -0.6].every((x) => !hasWood(wood.body, outOf([x, 0, 0], mouth)));
   if (!meets || !open)

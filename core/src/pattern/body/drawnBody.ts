@@ -2,7 +2,7 @@ import type { Segment } from '../arc.js';
 import { chain } from '../chain.js';
 import { outlineOf } from '../outline.js';
 import type { CrossHole, Hole, Hollow, Part, Turning, TurningAxis } from '../pattern.js';
-import { radiusAt } from '../radius.js';
+import { extremes, radiusAt } from '../radius.js';
 import type { Outline } from '../shape.js';
 import type { Body, Drilled, Skin } from './body.js';
 import { endForEnd, HERE, plus, round, times, type Placement } from './space.js';
@@ -96,6 +96,15 @@ function hollowSkin(hollow: Hollow, length: number): Skin {
   return { id: hollow.id, axis, side: 'inside', profile: segments, fat: [] };
 }
 
+/** How far the wood reaches between two places, the corners of a square that stays included, mm. */
+const highestIn = (outline: Outline, from: number, to: number): number =>
+  Math.max(
+    extremes(outline, from, to).largest.diameter / 2,
+    ...(outline.squares ?? []).flatMap(({ x0, x1, side }) =>
+      x1 > from && x0 < to ? [side * Math.SQRT1_2] : [],
+    ),
+  );
+
 function drilledHole(hole: Hole, length: number): Drilled {
   const last = hole.steps.at(-1);
   const steps = hole.steps.map(({ diameter, depth, endDiameter }) => ({
@@ -111,11 +120,13 @@ function drilledHole(hole: Hole, length: number): Drilled {
   };
 }
 
+/** A cross hole is begun where nothing stands before its whole width: on a slope the bit goes through more than at its middle. */
 function crossDrilled(hole: CrossHole, outline: Outline): Drilled {
   const x = hole.from === 'reference' ? hole.at.mm : outline.length - hole.at.mm;
-  const mouth = radiusAt(outline, x);
+  const surface = radiusAt(outline, x);
+  const mouth = Math.max(surface, highestIn(outline, x - hole.diameter.mm / 2, x + hole.diameter.mm / 2));
   const away = round(HERE, hole.angle);
-  const depth = hole.through ? 2 * mouth : (hole.depth?.mm ?? 0);
+  const depth = hole.through ? 2 * mouth : mouth - surface + (hole.depth?.mm ?? 0);
   return {
     id: hole.id,
     at: { at: plus([x, 0, 0], times(away, mouth)), along: times(away, -1), facing: [1, 0, 0] },

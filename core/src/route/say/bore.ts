@@ -1,9 +1,9 @@
-import { HERE, round, times, type Drilled } from '../../pattern/index.js';
+import { HERE, plus, round, times, type Drilled } from '../../pattern/index.js';
 import { fromOf, type Along, type OperationFigure } from '../figure.js';
 import type { Lengths, Operation, Said } from '../operation.js';
-import type { Datum, Shop } from '../shop.js';
+import type { Datum, Shop, Wood } from '../shop.js';
 import { operationOf, type Manner } from './operationOf.js';
-import { placeAlong, placeOf, surfaceAt, woodFor } from './place.js';
+import { placeAlong, placeOf, reachAlong, surfaceAt, woodFor } from './place.js';
 
 interface Boring extends Manner {
   wood: string;
@@ -74,6 +74,23 @@ interface CrossBoring extends Manner {
   beyond?: number;
 }
 
+/** Directions in which it is looked how high the wood stands under a bit, degrees. */
+const RIM = [0, 45, 90, 135, 180, 225, 270, 315];
+/** And at which shares of its radius. */
+const SHARES = [0.25, 0.5, 0.75, 1];
+
+/** How far the wood reaches anywhere under a bit, in the direction it comes from, mm from the axis. */
+function highestUnder(wood: Wood, x: number, angle: number, radius: number): number {
+  const [away, aside] = [round(HERE, angle), round(HERE, angle + 90)];
+  const under = (degrees: number, r: number) => {
+    const turn = (degrees * Math.PI) / 180;
+    const from = plus([x + r * Math.cos(turn), 0, 0], times(aside, r * Math.sin(turn)));
+    return reachAlong(wood, from, away);
+  };
+  const all = RIM.flatMap((degrees) => SHARES.map((share) => under(degrees, share * radius)));
+  return Math.max(surfaceAt(wood, x, angle).r, ...all);
+}
+
 /** A hole across, begun on the surface that stands there now. */
 export function boreAcross(
   shop: Shop,
@@ -85,10 +102,14 @@ export function boreAcross(
   const near = surfaceAt(wood, x, angle);
   const far = surfaceAt(wood, x, angle + 180);
   const deep = depth ?? near.r + far.r;
+  // on a slope wood stands higher beside the middle of the bit, which goes through that as well, and comes out so
+  const before = highestUnder(wood, x, angle, diameter / 2) - near.r;
+  const behind = depth === undefined ? highestUnder(wood, x, angle + 180, diameter / 2) - far.r : 0;
+  const away = round(HERE, angle);
   const hole: Drilled = {
     id: `bore:${subject}`,
-    at: { at: near.point, along: times(round(HERE, angle), -1), facing: [1, 0, 0] },
-    steps: [{ diameter, depth: deep }],
+    at: { at: plus(near.point, times(away, before)), along: times(away, -1), facing: [1, 0, 0] },
+    steps: [{ diameter, depth: before + deep + behind }],
     pointAngle: 180,
   };
   return operationOf(
