@@ -14,6 +14,8 @@ import { plan } from './index.js';
 
 /** Where a hole of 5 across leaves wood on both sides of it and at the ends; nobody is asked but the drawing. mm */
 const LEAVES = 2.5;
+/** How far apart the places are that are bored, mm; no form repeats itself so. */
+const STEP = 13;
 
 const FORMS = STARTING_FORMS.flatMap((form) => {
   const body = { ...form.body({}, 'maple'), hardware: [] };
@@ -26,7 +28,7 @@ function places(part: Part): number[] {
   const bored = (x: number) =>
     [...part.holes, ...(part.hollows ?? [])].length > 0 || (part.crossHoles ?? []).length > 0 || x < 0;
   if (bored(0)) return [];
-  return Array.from({ length: Math.floor(outline.length / 7) }, (_, i) => 6 + 7 * i).filter(
+  return Array.from({ length: Math.floor(outline.length / STEP) }, (_, i) => 6 + STEP * i).filter(
     (x) => x < outline.length - 6 && room(x),
   );
 }

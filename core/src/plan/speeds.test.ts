@@ -23,7 +23,7 @@ const rpmOf = (words: string | undefined): number => Number(words?.split(' ')[0]
 const maple = materialById('maple')!;
 const { workshop, schools } = exampleInputs(1);
 
-const WAYS: MountKind[] = ['between centres', 'chuck', 'shifted centre'];
+const WAYS: MountKind[] = ['between centres', 'chuck'];
 const PARTS = STARTING_FORMS.flatMap((form) => {
   const body = { ...form.body({}, 'maple'), hardware: [] };
   return body.parts.map((part) => ({ name: `${form.name}, ${part.name}`, body, part }));
