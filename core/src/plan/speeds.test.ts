@@ -94,5 +94,8 @@ describe('the belt of a lathe', () => {
     const to = (drive: Drive) => speedFor('mark', 40, maple, on(drive), schools.speed, Infinity);
     expect(to(belt)).toMatchObject({ rpm: 0, words: 'lathe stopped' });
     expect(to({ kind: 'range', slowest: 120, fastest: 3000 })).toMatchObject({ rpm: 120, words: '120 rpm' });
+    expect(to(belt).figure.working.rule).toContain('As slowly as the lathe goes');
+    const dye = speedFor('dye', 20, maple, on(belt), schools.speed, Infinity);
+    expect(dye.figure.working.inputs).toContainEqual({ label: 'at most', value: 300, unit: 'rpm' });
   });
 });

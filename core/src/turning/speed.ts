@@ -202,8 +202,12 @@ function speedWords(stage: TurningStage, rpm: number | null): string {
   return PACES[stage].inBand <= 0 ? 'tread slowly and evenly' : 'tread briskly';
 }
 
+const SLOWEST =
+  'As slowly as the lathe goes. A belt is not changed for it: there the lathe stands, and the work is turned by hand.';
+
 function speedFigure(rule: SpeedRule, asked: Asked, limited: number, rpm: number | null): Figure {
   const { stage, diameter } = asked;
+  const { slowest = false, atMost } = PACES[stage];
   const { inputs, ...working } = rule.working(asked);
   return {
     id: `speed.${stage}`,
@@ -212,9 +216,11 @@ function speedFigure(rule: SpeedRule, asked: Asked, limited: number, rpm: number
     unit: 'rpm',
     working: {
       ...working,
+      ...(slowest ? { rule: SLOWEST } : {}),
       inputs: [
         { label: 'largest diameter that spins', value: diameter, unit: 'mm' },
         ...inputs,
+        ...(atMost === undefined ? [] : [{ label: 'at most', value: atMost, unit: 'rpm' as const }]),
         { label: 'wished', value: Math.round(limited), unit: 'rpm' },
       ],
     },

@@ -81,7 +81,7 @@ export function TurnStage({ plan, inputs }: { plan: Plan; inputs: PlanInputs }) 
                 </td>
               ))}
               <td className="number figures">
-                {speed.rpm === null || speed.rpm === 0 ? '' : `${Math.round(speed.surfaceSpeed)} m/min`}
+                {speed.surfaceSpeed === 0 ? '' : `${Math.round(speed.surfaceSpeed)} m/min`}
               </td>
               <td className="number figures">{speedsOf(part.steps, speed.stage).join(', ')}</td>
             </tr>

@@ -9,7 +9,8 @@ export function SpeedChoice({ speeds, drive }: { speeds: readonly Speed[]; drive
   const now = speeds.find((s) => s.stage === stage)?.rpm ?? null;
   const [rpm, setRpm] = useState<number | null>(null);
   if (drive.kind === 'treadle') return null;
-  const set = rpm ?? now;
+  // a lathe that stands runs at none of its speeds
+  const set = rpm ?? (now === 0 ? null : now);
   return (
     <Otherwise
       label="Set another speed"
