@@ -15,6 +15,20 @@ const drawable = (shape: Shape, element: Element, x: number, r: number): Shape =
         'With these dimensions it cannot be drawn. One of them is next to nothing: change it.',
       );
 
+/** What is nearer than this is one place, mm. */
+const HAIR = 1e-9;
+
+/** Stretches that begin exactly where the one before ends: a hair between two would be a place that no stretch covers. */
+function meeting(segments: readonly Segment[], x: number, r: number): Segment[] {
+  let [end, radius] = [x, r];
+  return segments.map((segment) => {
+    const x0 = Math.abs(segment.x0 - end) < HAIR ? end : segment.x0;
+    const r0 = Math.abs(segment.r0 - radius) < HAIR ? radius : segment.r0;
+    [end, radius] = [segment.x1, segment.r1];
+    return x0 === segment.x0 && r0 === segment.r0 ? segment : { ...segment, x0, r0 };
+  });
+}
+
 /** Outline of elements that follow each other, the first beginning at a diameter. */
 export function chain(elements: readonly Element[], startDiameter: number): Outline {
   const outline: Outline = { length: 0, segments: [], spans: [], problems: [] };
@@ -23,9 +37,10 @@ export function chain(elements: readonly Element[], startDiameter: number): Outl
   for (const element of elements) {
     const shape = drawable(kindOf(element).shape(element, x, d / 2, chain), element, x, d / 2);
     if (shape.problem !== undefined) outline.problems.push({ elementId: element.id, why: shape.problem });
-    outline.segments.push(...shape.segments);
+    const own = meeting(shape.segments, x, d / 2);
+    outline.segments.push(...own);
     if (shape.square) (outline.squares ??= []).push(shape.square);
-    const last = shape.segments.at(-1);
+    const last = own.at(-1);
     const span = {
       element,
       x0: x,

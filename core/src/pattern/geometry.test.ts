@@ -32,6 +32,22 @@ const hole = (diameter: number, depth: number, rest: Partial<Hole> = {}): Hole =
 });
 
 describe('outline', () => {
+  it('of a ball after any length begins where the one before ends, to the last digit', () =>
+    fc.assert(
+      fc.property(fc.integer({ min: 50, max: 400 }), fc.integer({ min: 120, max: 300 }), (long, ball) => {
+        const { segments } = outlineOf(
+          turning(
+            20,
+            cylinder(long / 10),
+            { kind: 'shoulder', id: 's', endDiameter: dim(8) },
+            { kind: 'sphere', id: 'b', diameter: dim(ball / 10), endDiameter: dim(7) },
+            cylinder(5),
+          ),
+        );
+        segments.slice(1).forEach((s, i) => expect([s.x0, s.r0]).toEqual([segments[i]!.x1, segments[i]!.r1]));
+      }),
+    ));
+
   it('chains elements so that neighbours share their diameter', () => {
     const outline = outlineOf(
       turning(

@@ -37,6 +37,8 @@ type Angles = (axis: Placement, x: number, r: number) => readonly number[];
 const NEAR = 1e-3;
 /** Rings on a flat, mm apart. */
 const RING = 1.5;
+/** Faces are not looked at on round numbers: what is drawn ends on those, and on an edge both sides are right. mm */
+const OFF_EDGE = 0.0137;
 /** What is sawn along the wood is looked at in so many places of its length. */
 const ALONG = 30;
 
@@ -130,7 +132,7 @@ function flatPoints(flat: Flat, body: Body, angles: Angles, point: Visit): void 
   const end = Math.abs(flat.at.along[0]) > 0.99;
   const reach = end ? widthOf(body) : reachOf(body);
   const ring = end ? RING : Math.max(RING, reach / ALONG);
-  for (let r = ring / 2; r < reach; r += ring) around(flat.at, angles, [0, r], [1, 0], point);
+  for (let r = ring / 2 - OFF_EDGE; r < reach; r += ring) around(flat.at, angles, [0, r], [1, 0], point);
 }
 
 /** No place of a body lies farther from any of its flats, mm; what is drawn has no limit of its own. */
@@ -173,7 +175,7 @@ function formPatches({ form }: Body, angles: Angles): Patch[] {
 
 function sawnPoints(form: SawnForm, angles: Angles, point: Visit): void {
   for (const x of [0, form.length])
-    for (let r = RING / 2; r < form.across / 2; r += RING)
+    for (let r = RING / 2 - OFF_EDGE; r < form.across / 2; r += RING)
       around(HERE, angles, [x, r], [x === 0 ? -1 : 1, 0], point);
   const step = Math.max(RING, form.length / ALONG);
   for (let x = step / 2; x < form.length; x += step)
