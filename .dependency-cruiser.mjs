@@ -2,6 +2,7 @@
 const ROOMS = [
   'measure',
   'material',
+  'stiffness',
   'workshop',
   'pattern',
   'hardware',

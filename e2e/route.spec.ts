@@ -136,6 +136,7 @@ function agrees(seen: readonly { before: Shown; after: Shown }[]): number {
       case 'round to':
       case 'part down to':
       case 'tenon':
+      case 'stub':
       case 'nib':
         expect(found.most, where).toBeLessThan(before.mm + 0.3);
         compared++;
@@ -172,7 +173,7 @@ walk(
     const order = titles(seen);
     expect(order).toContain('Rough to round, after the square');
     expect(order.indexOf('Stop the lathe and take it off')).toBeLessThan(
-      order.findIndex((t) => t.startsWith('Saw the nib')),
+      order.findIndex((t) => t.startsWith('Saw the nib off')),
     );
     // the square is as thick at the end as it was sawn
     const [blank, last] = [seen[0]!.before, seen.at(-1)!.after];
@@ -191,8 +192,9 @@ walk(
     const at = (title: string) => order.findIndex((t) => t.startsWith(title));
     expect(at('Turn a tenon for the jaws')).toBeLessThan(at('In the chuck by its tenon'));
     expect(at('In the chuck by its tenon')).toBeLessThan(at('Sand'));
-    expect(at('Tailstock away')).toBeLessThan(at('Part it off'));
-    expect(at('Tailstock away')).toBeGreaterThan(at('Sand'));
+    // its tip is turned before the first grit, so that all of it gets the same
+    expect(at('Tailstock away')).toBeLessThan(at('Turn the tip'));
+    expect(at('Turn the tip')).toBeLessThan(at('Sand'));
   },
 );
 
@@ -310,7 +312,7 @@ walk(
     expect(agrees(seen)).toBeGreaterThan(4);
     const order = titles(seen);
     const places = [
-      'Saw the nib of the reference end and pare it flush',
+      'Saw the nib off the reference end and pare it flush',
       'In the wooden jaws, the face of the bowl outwards',
       'Face the rim of the bowl flat',
       'Hollow the bowl',

@@ -1,4 +1,12 @@
-export { heldHow, type Mount, MOUNT_KINDS, type MountKind, type StandingShaft } from './mount.js';
+export {
+  heldHow,
+  HOLDS_ALONE,
+  type Mount,
+  MOUNT_KINDS,
+  type MountKind,
+  STUB,
+  type StandingShaft,
+} from './mount.js';
 export { DRILL_CHUCK, type Entry } from './lack.js';
 export { proposeMounts, SENSIBLE_WAYS } from './proposeMounts.js';
 export { type HeldWork, mountFindings } from './mountFindings.js';

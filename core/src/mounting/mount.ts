@@ -24,6 +24,32 @@ export const MOUNT_KINDS = [
 ] as const;
 export type MountKind = (typeof MOUNT_KINDS)[number];
 
+/** Whether what drives in a way of holding holds alone, so that the tail may go away. */
+export const HOLDS_ALONE: Record<MountKind, boolean> = {
+  mandrel: true,
+  'between centres': false,
+  chuck: true,
+  recess: true,
+  'spur drive': false,
+  'friction pair': false,
+  'through mandrel': true,
+  collet: true,
+  dowel: true,
+  'glued shaft': true,
+  screw: true,
+  'tape plate': true,
+  cups: false,
+  'shifted centre': false,
+  'offset plate': true,
+};
+
+/** What a live centre presses into a face, across, and so much of wood round it; mm, bench practice, typical. */
+const BEARING = 6;
+const ROUND_BEARING = 3;
+
+/** Waste that a centre sits in is never turned thinner than so, mm. */
+export const STUB = BEARING + 2 * ROUND_BEARING;
+
 /** One sensible way to hold the work. Lengths mm. */
 export interface Mount {
   kind: MountKind;

@@ -1,5 +1,5 @@
 import type { Figure } from '../measure/index.js';
-import { centringOf, proposeMounts, type Mount, type StockForm } from '../mounting/index.js';
+import { centringOf, proposeMounts, STUB, type Mount, type StockForm } from '../mounting/index.js';
 import { facesLeft, type Outline } from '../pattern/index.js';
 import { blankFor, type Blank, type BlankWish } from '../stock/index.js';
 import { aloneInBlank } from './aloneInBlank.js';
@@ -44,7 +44,7 @@ export function heldPart(
   const { blank, figures } = blankFor(
     {
       partId: part.id,
-      largestDiameter,
+      largestDiameter: Math.max(largestDiameter, mount.wasteTail > 0 ? STUB : 0),
       finishedLength: outline.length,
       wasteDrive: mount.wasteDrive,
       wasteTail: mount.wasteTail,

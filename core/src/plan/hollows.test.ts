@@ -104,10 +104,12 @@ describe('hollows are made where they are drawn', () => {
     expect(tool).toBe('elements' in hollow ? 'hooked scraper' : 'round scraper');
   });
 
-  it('three cups from one blank, each hollowed in its turn', () => {
-    const found = made(cup(), 'chuck', 3)!;
+  it('two cups from one blank, each hollowed in its turn; of three the tenon does not hold the first', () => {
+    const found = made(cup(), 'chuck', 2)!;
     expect([found.stops, found.uncovered]).toEqual([[], []]);
-    expect(judge(found)).toEqual(Array.from({ length: 3 }, () => [true, 0, 0]));
+    expect(judge(found)).toEqual(Array.from({ length: 2 }, () => [true, 0, 0]));
+    const { stops } = made(cup(), 'chuck', 3)!;
+    expect(stops).toEqual(['Tailstock away: The tenon does not hold it alone.']);
   });
 
   it.each(['between centres', 'chuck'] as const)(

@@ -216,6 +216,13 @@ describe('a part that is glued onto its shaft before it is turned', () => {
     expect(partOf(body2, body.id).mount.fixtures?.join()).toContain('leather between the jaws and the stem');
   });
 
+  it('stops where its shaft is too thin to turn it by', () => {
+    const thin = form({ body: 90, thick: 30, stem: 9, stemLength: 70 });
+    expect(stopsOf(planned(thin, { collet: 9 })).join()).toContain(
+      'Rough to round: What carries this is too thin for it.',
+    );
+  });
+
   it('is made whole at every size, and nothing of its shaft is cut', () => {
     fc.assert(
       fc.property(
@@ -227,6 +234,9 @@ describe('a part that is glued onto its shaft before it is turned', () => {
           beside: fc.integer({ min: 30, max: 60 }),
         }),
         ({ beside, thick, stem: across, ...size }) => {
+          // light cuts, 20 N at the corner of its square blank, twist the stem by 5 MPa at most: 16·T ÷ (π·d³)
+          const corner = (size.body + 4) * Math.SQRT1_2;
+          fc.pre((16 * 20 * corner) / (Math.PI * across ** 3) <= 5);
           const drawn = form({ ...size, thick, stem: across, stemLength: thick + beside });
           expect(stopsOf(planned(drawn, { collet: across }))).toEqual([]);
         },

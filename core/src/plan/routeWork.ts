@@ -37,6 +37,7 @@ export function routeWork(
       across: truedAcross(outline, blank),
       length: blank.length,
     },
+    madeOf: { class: draft.material.class, density: draft.material.density },
     sawn: blank.section,
     mount,
     perBlank: blank.perBlank,

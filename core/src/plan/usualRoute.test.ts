@@ -63,9 +63,9 @@ describe('the usual route plays, covers what is drawn, and makes it on a lathe t
       'hold:mandrel',
       'rough:',
       'shape:e1',
-      'sanded:',
       'hold:tail away',
       'part:far end',
+      'sanded:',
     ];
     const places = order.map((id) => ids.findIndex((own) => own.startsWith(id)));
     expect(places).toEqual([...places].sort((a, b) => a - b));

@@ -1,7 +1,8 @@
 import { endForEnd, placedIn, STOCK, type Placement, type Skin } from '../pattern/index.js';
 import { across } from './stretch.js';
 import type { Effect, Operation } from './operation.js';
-import { EMPTY_SHOP, type PieceIn, type Shop, type SurfaceRef, type Wood } from './shop.js';
+import { STRENGTHS } from '../stiffness/index.js';
+import { EMPTY_SHOP, type MadeOf, type PieceIn, type Shop, type SurfaceRef, type Wood } from './shop.js';
 
 /** The shop after an operation. Woods that it does not touch are the same objects as before. */
 export const applied = (shop: Shop, operation: Operation): Shop =>
@@ -177,6 +178,15 @@ function another(shop: Shop, { like, wood, n }: Extract<Effect, { do: 'another' 
   };
 }
 
+/** What is joined is taken to be as weak as its weakest, and as heavy as its heaviest. */
+function weakest(all: readonly MadeOf[]): { madeOf?: MadeOf } {
+  const [first, ...others] = all;
+  if (!first) return {};
+  const weak = (a: MadeOf, b: MadeOf) => (STRENGTHS[b.class].twist < STRENGTHS[a.class].twist ? b : a);
+  const { class: of } = others.reduce(weak, first);
+  return { madeOf: { class: of, density: Math.max(...all.map((m) => m.density)) } };
+}
+
 /** Woods that are glued are one from then on; their frames lie in that of the first. */
 function joined(shop: Shop, { into, of }: Extract<Effect, { do: 'join' }>, by: string): Shop {
   const parts = of.flatMap(({ wood, at }) => {
@@ -197,6 +207,7 @@ function joined(shop: Shop, { into, of }: Extract<Effect, { do: 'join' }>, by: s
     treated: [],
     untrue: [STOCK],
     moisture: parts.some(({ wood }) => wood.moisture === 'green') ? 'green' : 'dry',
+    ...weakest(parts.flatMap(({ wood }) => wood.madeOf ?? [])),
   };
   const gone = new Set(of.map((o) => o.wood));
   return {

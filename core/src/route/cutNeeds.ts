@@ -9,6 +9,7 @@ import {
   type Body,
   type Skin,
 } from '../pattern/index.js';
+import { carriedNeeds } from './carried.js';
 import { heldNeeds } from './holdNeeds.js';
 import { there, unmet, type Need } from './need.js';
 import type { Effect, Operation } from './operation.js';
@@ -17,14 +18,19 @@ import { aroundAt, inWood, overlap, stretchOf, type Stretch } from './stretch.js
 
 /** Nothing is turned that does not turn, about another axis than it turns about, or that nothing holds. */
 export function cutNeeds(
-  { wood: id, skin, through, turning }: Extract<Effect, { do: 'cut' }>,
+  { wood: id, skin, through, turning, lightly }: Extract<Effect, { do: 'cut' }>,
   shop: Shop,
   operation: Operation,
 ): Need[] {
   const wood = woodOf(shop, id);
   if (!wood) return there(shop, id, '');
   const needs = turning
-    ? [...heldNeeds(shop, id, skin.axis), ...alignedNeeds(wood, skin, operation), ...joinedNeeds(shop, skin)]
+    ? [
+        ...heldNeeds(shop, id, skin.axis),
+        ...alignedNeeds(wood, skin, operation),
+        ...joinedNeeds(shop, skin),
+        ...pressedNeeds(shop, id, skin, !lightly && pressesHard(operation)),
+      ]
     : [];
   const taken = takenFrom(wood.body, skin);
   if (taken === null)
@@ -33,6 +39,22 @@ export function cutNeeds(
     );
   else needs.push(...clearNeeds(shop, wood, taken, skin), ...treatedNeeds(wood, skin, taken, through));
   return needs;
+}
+
+/** What is roughed and parted presses hard. */
+const pressesHard = ({ doing }: Operation): boolean =>
+  doing === 'rough' || doing === 'size' || doing === 'stub' || doing === 'nib' || doing === 'tenon';
+
+/** A hollow is cut from its middle outwards; outside it begins as far out as the wood stands. */
+function pressedNeeds(shop: Shop, id: string, skin: Skin, hard: boolean): Need[] {
+  const on = inWood(stretchOf(skin), skin.axis);
+  if (!on) return [];
+  const r = skin.side === 'inside' ? Math.max(...skin.profile.map((s) => Math.max(s.r0, s.r1))) : undefined;
+  return carriedNeeds(shop, id, {
+    force: hard ? 'heavy' : 'light',
+    on,
+    ...(r === undefined ? {} : { r }),
+  });
 }
 
 /** After a new hold what was cut before does not run true; sizes are cut on what does. */

@@ -27,6 +27,7 @@ const FIGURES = {
   round: 'round to',
   tenon: 'tenon',
   'parted down': 'part down to',
+  stub: 'stub',
   nib: 'nib',
   crown: 'crown',
   bottom: 'bottom',

@@ -1,4 +1,5 @@
 import { sameLine, type Placement } from '../pattern/index.js';
+import { rockingNeeds } from './carried.js';
 import { there, unheld, unmet, type Need } from './need.js';
 import type { Effect } from './operation.js';
 import { GRIPS, woodOf, type Grip, type Shop, type Wood } from './shop.js';
@@ -13,7 +14,7 @@ export function holdNeeds({ held }: Extract<Effect, { do: 'hold' }>, shop: Shop)
   const wood = woodOf(shop, held.wood);
   if (!wood) return there(shop, held.wood, '');
   const grips = [held.drive, ...(held.tail ? [held.tail] : [])].map((grip) => gripNeed(wood, grip));
-  return [...freeNeeds(shop, held.wood), ...grips];
+  return [...freeNeeds(shop, held.wood), ...grips, ...rockingNeeds(shop, held)];
 }
 
 /** One thing at a time is held; what is held already is held anew from there. */

@@ -8,13 +8,16 @@ import {
   round,
   skinRadius,
   times,
+  type Placement,
 } from '../pattern/index.js';
+import { carriedNeeds } from './carried.js';
 import { cutNeeds } from './cutNeeds.js';
 import { datumPlace } from './datum.js';
 import { heldNeeds, holdNeeds } from './holdNeeds.js';
 import { there, unmet, type Need } from './need.js';
 import type { Effect, Lengths, Operation } from './operation.js';
-import { GRIPS, woodOf, type OpId, type Purpose, type Shop, type SurfaceRef } from './shop.js';
+import { cutsOf, reachOf } from './outsides.js';
+import { GRIPS, woodOf, type OpId, type Purpose, type Shop, type SurfaceRef, type Wood } from './shop.js';
 import { overlap } from './stretch.js';
 import { surfaceNeed } from './surfaces.js';
 
@@ -162,9 +165,10 @@ const tailHolds = (shop: Shop): Need[] =>
     : [];
 
 /** What is parted while it spins must be held on both sides or be free to fall from the one that is held. */
-function splitNeeds({ wood: id, at }: Extract<Effect, { do: 'split' }>, shop: Shop): Need[] {
+function splitNeeds({ wood: id, at, lightly }: Extract<Effect, { do: 'split' }>, shop: Shop): Need[] {
   const { held } = shop;
-  if (held?.wood !== id || held.place !== 'lathe') return there(shop, id, 'it is there');
+  const wood = woodOf(shop, id);
+  if (!wood || held?.wood !== id || held.place !== 'lathe') return there(shop, id, 'it is there');
   if (held.tail && GRIPS[held.drive.by] !== 'holds')
     return [
       unmet(
@@ -174,10 +178,25 @@ function splitNeeds({ wood: id, at }: Extract<Effect, { do: 'split' }>, shop: Sh
       ),
     ];
   const stretch = at.at[0];
+  const hanging = carriedNeeds(shop, id, {
+    force: lightly ? 'light' : 'heavy',
+    on: { x0: stretch, x1: stretch },
+    r: partedAt(wood, held.axis, stretch),
+  });
+  if (hanging.length > 0) return hanging;
   return held.drive.on.of !== 'fixed' && held.drive.on.x0 < stretch && stretch < held.drive.on.x1
     ? [unmet('It is parted inside what grips it.', 'The tool would meet the jaws.', 'Part clear of them.')]
     : [{ met: true, by: held.by, need: 'it is held so', uses: held.by }];
 }
+
+/** How far out parting begins: on the thinner side of a step. mm */
+function partedAt(wood: Wood, axis: Placement, x: number): number {
+  const reach = reachOf(cutsOf(wood.body, axis));
+  return Math.min(reach(x - BESIDE), reach(x), reach(x + BESIDE));
+}
+
+/** Beside a place a step may lie, mm. */
+const BESIDE = 0.01;
 
 /** A ring is undercut while it turns; what it is made of must be round already. */
 function freeNeeds({ wood: id, axis, ring }: Extract<Effect, { do: 'free' }>, shop: Shop): Need[] {
@@ -210,6 +229,7 @@ function treatNeeds({ wood: id, treated, turning }: Extract<Effect, { do: 'treat
   const holding = turning ? heldNeeds(shop, id, shop.held?.axis ?? HERE) : [];
   return [
     ...holding,
+    ...(turning ? carriedNeeds(shop, id, { force: 'rubbed', on: treated.on }) : []),
     ...bareNeeds(shop, id, treated.on),
     surfaceNeed(shop, id, treated.on, 'it is cut first'),
     ...before,

@@ -35,7 +35,7 @@ export type OperationKind =
   | 'own';
 
 /** What a cut is for: each has its own tool, speed and place in the order. */
-export type CutDoing = 'rough' | 'tenon' | 'size' | 'shape' | 'hollow' | 'nib' | 'face';
+export type CutDoing = 'rough' | 'tenon' | 'size' | 'shape' | 'hollow' | 'stub' | 'nib' | 'face';
 
 /** What taking hold does: the wood is held anew, only the tailstock leaves it, or it comes off. */
 type HoldDoing = 'held' | 'tail away' | 'off';
@@ -60,12 +60,18 @@ interface FreeRing {
 export type Effect =
   | { do: 'stock'; wood: Wood }
   /** what is not turned is carved by hand */
-  | { do: 'cut'; wood: string; skin: Skin; through: 'nothing' | 'treated'; turning: boolean }
+  | { do: 'cut'; wood: string; skin: Skin; through: 'nothing' | 'treated'; turning: boolean; lightly?: true }
   /** what is sawn is held by fence and cradle */
   | { do: 'flat'; wood: string; flat: Flat; sawn?: true }
   | { do: 'drill'; wood: string; hole: Drilled }
   /** both sides of a plane go on as woods of their own; a side that is null is waste */
-  | { do: 'split'; wood: string; at: Placement; into: [low: string | null, high: string | null] }
+  | {
+      do: 'split';
+      wood: string;
+      at: Placement;
+      into: [low: string | null, high: string | null];
+      lightly?: true;
+    }
   /** a ring comes free round the wood it is turned from; both keep their frame */
   | { do: 'free'; wood: string; axis: Placement; ring: FreeRing; into: string; piece: PieceIn }
   /** `enters` goes into a hole that must be there */

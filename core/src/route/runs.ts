@@ -30,6 +30,7 @@ const CALLED: Record<NonNullable<Operation['doing']> | OperationKind, string> = 
   size: 'size',
   shape: 'shape',
   hollow: 'hollow',
+  stub: 'turn the stub',
   nib: 'part to nibs',
   face: 'square the ends',
   sanded: 'sand',

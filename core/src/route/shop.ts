@@ -1,3 +1,4 @@
+import type { MaterialClass } from '../material/index.js';
 import type { Body, DecorationKind, PartEnd, Placement } from '../pattern/index.js';
 
 /** Kind, subject and where needed the pass of an operation: `size:e7`, `hold:chuck:far`. */
@@ -43,6 +44,12 @@ export interface PieceIn {
   at: Placement;
 }
 
+/** What of its material decides what it bears, and what it weighs: g/cm³. */
+export interface MadeOf {
+  class: MaterialClass;
+  density: number;
+}
+
 /** One lump of wood. Its frame runs from its sawn end and never moves. */
 export interface Wood {
   id: string;
@@ -55,6 +62,8 @@ export interface Wood {
   /** surfaces that do not run true to the axis in use; the stock's own never does */
   untrue: string[];
   moisture: 'green' | 'resting' | 'dry';
+  /** plans before engine 14 have none: what carries is not asked there */
+  madeOf?: MadeOf;
 }
 
 /** What each way of taking hold can do: hold alone, or only together with the other end. */

@@ -70,6 +70,9 @@ describe('wood as it spins', () => {
     expect(spunIn(wood({ skins: [rough] }), held()).slenderness).toBeCloseTo(300 / 48, 1);
     const neck = wood({ skins: [rough, turned(140, 143, 12)] });
     expect(spunIn(neck, held()).slenderness).toBeCloseTo(300 / 12, 1);
+    // beside a centre that bears it a stub does not whip: there what is thin farther in counts
+    const stub = wood({ skins: [rough, turned(290, 300, 12), turned(100, 110, 30)] });
+    expect(spunIn(stub, held()).slenderness).toBeCloseTo(300 / 30, 1);
     // in a chuck, the tail away: from the jaws to the end that is free
     const chucked = held({ drive: grip('jaws', 0, 30), tail: null });
     expect(spunIn(neck, chucked).slenderness).toBeCloseTo(270 / 12, 1);

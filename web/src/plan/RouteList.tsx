@@ -16,12 +16,11 @@ export function RouteList({ part, tools = [] }: { part: PartPlan; tools?: readon
   return (
     <ol className="route" aria-label="How it is made">
       {runsOf(part.steps).map((run) => {
-        const [first] = run.steps;
         return (
           <li key={run.id}>
             <h3>
               {run.title}
-              {first && <SetUp step={first} />}
+              <SetUp steps={run.steps} />
             </h3>
             <ol>
               {run.steps.map((step) => (
@@ -63,9 +62,13 @@ export function RouteList({ part, tools = [] }: { part: PartPlan; tools?: readon
 const isAbout = ({ id, partId }: Step, noted: Noted | null): boolean =>
   noted !== null && withoutPart(id, partId) === withoutPart(noted.about, partId);
 
-/** What the place is set to: the bench says no more than that it is the bench. */
-function SetUp({ step: { setup } }: { step: Step }) {
-  const { place, holding, tailstock } = setup;
+/** What the place is set to: the bench says no more than that it is the bench. The tailstock may leave on the way. */
+function SetUp({ steps }: { steps: readonly Step[] }) {
+  const [first] = steps;
+  if (!first) return null;
+  const { place, holding, tailstock } = first.setup;
+  const states = steps.map((s) => s.setup.tailstock);
+  const tail = states.filter((state, i) => state !== states[i - 1]).join(', then ');
   return (
     <span className="soft">
       {place}
@@ -74,7 +77,7 @@ function SetUp({ step: { setup } }: { step: Step }) {
           , <Say text={holding} />
         </>
       )}
-      {place === 'lathe' && tailstock !== 'not used' && `, tailstock ${tailstock}`}
+      {place === 'lathe' && tailstock !== 'not used' && `, tailstock ${tail}`}
     </span>
   );
 }

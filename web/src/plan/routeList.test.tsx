@@ -26,12 +26,13 @@ describe('how it is made', () => {
     const runs = listed(part);
     expect(runs.flatMap((r) => r.lines)).toEqual(part.steps.map((s) => s.title));
     const turned = runs.find((r) => r.lines.includes('Rough to round'))!;
-    expect(turned.heading).toBe('Rough, size, shapelathe, M8 stopper mandrel, tailstock up');
+    expect(turned.heading).toBe('Rough, size, shapelathe, M8 stopper mandrel, tailstock up, then away');
     expect(turned.words).toMatch(/Part down to 35\.2\smm, 25\.1\smm from the first end/);
     // lengths are in the units of the person, never as they are marked in sentences
     expect(runs.map((r) => r.words).join(' ')).not.toContain('⟦');
-    const alone = runs.find((r) => r.lines.includes('Cut the waste at the tail away'))!;
-    expect(alone.heading).toContain('tailstock away');
+    expect(turned.lines).toContain('Cut the waste at the tail away');
+    const sanded = runs.find((r) => r.lines.includes('Sand P150'))!;
+    expect(sanded.heading).toMatch(/tailstock away$/);
   });
 
   it('of a plan that was kept before there were routes is its steps, each for itself', () => {

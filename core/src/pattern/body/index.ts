@@ -29,6 +29,6 @@ export {
 } from './space.js';
 export { bodyBetween, type Probe, probeOf } from './probe.js';
 export { bodySilhouette, type SilhouettePoint } from './silhouette.js';
-export { skinReach } from './reach.js';
+export { drilledStretch, skinReach } from './reach.js';
 export { roundTo } from './roundness.js';
 export { STOCK } from './surface.js';

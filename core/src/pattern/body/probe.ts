@@ -1,5 +1,5 @@
 import { hasWood, type Body } from './body.js';
-import { holeReach, skinReach, type Reach } from './reach.js';
+import { drilledStretch, skinReach, type Reach } from './reach.js';
 import type { Vector } from './space.js';
 
 /** A body that is asked about many places. */
@@ -38,7 +38,7 @@ interface Reaches {
 
 const reachesOf = ({ skins, drilled }: Body): Reaches => ({
   skins: skins.map(skinReach),
-  drilled: drilled.map(holeReach),
+  drilled: drilled.map(drilledStretch),
 });
 
 function within(body: Body, reaches: Reaches, x0: number, x1: number): Body {

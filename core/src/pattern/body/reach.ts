@@ -19,7 +19,7 @@ function once<T extends Skin | Drilled>(cut: T, reach: (cut: T) => Reach): Reach
 export const skinReach = (skin: Skin): Reach => once(skin, reachOfSkin);
 
 /** Where along the frame a drilled hole is felt, mm. */
-export const holeReach = (hole: Drilled): Reach => once(hole, reachOfHole);
+export const drilledStretch = (hole: Drilled): Reach => once(hole, reachOfHole);
 
 /** What is turned away about an axis across the frame is felt however far from it; a hollow no farther than it is wide. */
 function reachOfSkin({ side, axis, profile }: Skin): Reach {

@@ -1,5 +1,5 @@
 import type { Body } from './body.js';
-import { holeReach, skinReach, type Reach } from './reach.js';
+import { drilledStretch, skinReach, type Reach } from './reach.js';
 import type { Placement } from './space.js';
 
 /** How far a body is round about the axis of its frame. mm */
@@ -27,7 +27,7 @@ export function roundnessOf({ form, skins, drilled, flats }: Body): Roundness | 
     faced: faces.some((far) => far < across),
     aside: [
       ...skins.filter((s) => !onAxis(s.axis)).map(skinReach),
-      ...drilled.filter((d) => !onAxis(d.at)).map(holeReach),
+      ...drilled.filter((d) => !onAxis(d.at)).map(drilledStretch),
     ],
   };
 }

@@ -27,6 +27,8 @@ interface Cutting extends Manner {
   fresh?: boolean;
   /** with knife and paper, off the lathe */
   byHand?: boolean;
+  /** by light cuts, where such a cut presses hard as a rule */
+  lightly?: true;
 }
 
 /** Wood turned away about the axis that the work turns about. What is cut is what is said. */
@@ -42,6 +44,7 @@ export function cut(
     mark,
     fresh = false,
     byHand = false,
+    lightly,
     ...manner
   }: Cutting,
   lengths: Lengths,
@@ -68,7 +71,16 @@ export function cut(
         on: [id],
         said: profileFigures(profile, leave),
         figure: figureOf(doing, profile, segments, leave, mark),
-        effects: [{ do: 'cut', wood: id, skin, through: fresh ? 'treated' : 'nothing', turning: !byHand }],
+        effects: [
+          {
+            do: 'cut',
+            wood: id,
+            skin,
+            through: fresh ? 'treated' : 'nothing',
+            turning: !byHand,
+            ...(lightly ? { lightly } : {}),
+          },
+        ],
         purpose: byHand ? 'handle' : 'turn',
       },
       manner,
@@ -101,7 +113,7 @@ function segmentsOf({ x, diameter, to }: SaidProfile): Segment[] {
 const POINT = 0.1;
 
 /** Cuts that are told by the thickest of what they leave. */
-const NAMED = { rough: 'round', tenon: 'tenon', size: 'parted down', nib: 'nib' } as const;
+const NAMED = { rough: 'round', tenon: 'tenon', size: 'parted down', stub: 'stub', nib: 'nib' } as const;
 
 /**
  * What the calliper is set to: the crown where there is one, the bottom where there is one, else the thinner end, with what is

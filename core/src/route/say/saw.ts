@@ -10,6 +10,7 @@ interface Sawing extends Manner {
   sawn?: number;
   pieces: PieceIn[];
   moisture?: Wood['moisture'];
+  madeOf?: Wood['madeOf'];
 }
 
 /** A blank comes out of the stock; its frame begins at its first sawn end. */
@@ -19,6 +20,7 @@ export function saw({
   sawn = form.across,
   pieces,
   moisture = 'dry',
+  madeOf,
   ...manner
 }: Sawing): Operation {
   const by = idOf('saw', wood);
@@ -45,6 +47,7 @@ export function saw({
             by,
             untrue: [],
             moisture,
+            ...(madeOf ? { madeOf } : {}),
           },
         },
       ],

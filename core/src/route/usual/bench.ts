@@ -5,10 +5,11 @@ import { datumPlace, endNow } from '../datum.js';
 import { saidOf, type SaidProfile } from '../say/cut.js';
 import type { SetSpeed } from '../say/operationOf.js';
 import { HIGH, LOW, Writer } from '../say/writer.js';
-import { woodOf, type Datum, type SurfaceRef, type Wood } from '../shop.js';
+import { woodOf, type Datum, type SurfaceRef, type Treatment, type Wood } from '../shop.js';
 import { spunIn } from '../spun.js';
 import { each, MINUTES } from './minutes.js';
-import { between, nibAt, turnedSegments } from './profiles.js';
+import { endNibOf, type EndNib } from './endNib.js';
+import { between, turnedSegments } from './profiles.js';
 import { lieOfPiece, type Lie, type Work } from './work.js';
 
 /** Less waste at an end is faced away, not parted, mm. */
@@ -19,6 +20,9 @@ export function reachOf({ axis, profile }: Skin): { x0: number; x1: number } {
   const xs = profile.flatMap((s) => [s.x0, s.x1]).map((x) => axis.at[0] + x * axis.along[0]);
   return { x0: Math.min(...xs), x1: Math.max(...xs) };
 }
+
+/** What the tip of an end is called. */
+export const tipName = (end: PartEnd): string => `${end} tip`;
 
 /** A hold that the piece can be taken out of and put back into. */
 export interface ChainHold {
@@ -37,6 +41,12 @@ export class Bench {
   private readonly cutOut = new Map<number, string>();
   /** both ends are sawn to length before it is turned: no waste, and no nib */
   endsSawn = false;
+  /** what each end is left as while it is held from there */
+  private readonly nibs = new Map<PartEnd, EndNib>();
+  /** what it is held by bears light cuts only, from the first */
+  lightCuts = false;
+  /** the tail has left, and its end is done: it does not come back */
+  tailGone = false;
   /** how fast the lathe was set last, rpm */
   private running: number | null = null;
   /** how it is held for turning; null on the bench */
@@ -79,6 +89,11 @@ export class Bench {
   /** Whether waste, not another piece, lies beyond the drive end of this one. */
   get isLast(): boolean {
     return this.place === this.work.perBlank;
+  }
+
+  /** Whether waste, not another piece, lies beyond an end of this one. */
+  isOuter(end: PartEnd): boolean {
+    return end === this.lie.drive ? this.isLast : this.place === 1;
   }
 
   /** What both sides of a cut at an end of the piece are called from then on; waste has no name. */
@@ -159,23 +174,34 @@ export class Bench {
   withoutTips(elementId: string): Segment[] {
     const { outline } = this.work;
     const all = turnedSegments(outline, elementId);
-    return between(all, this.nib('reference'), this.nib('far'));
+    return between(all, this.turnedFrom('reference'), this.turnedFrom('far'));
   }
 
   /** The tip that is left beyond an end's nib. */
   tip(end: PartEnd): Segment[] {
     const { segments, length } = this.work.outline;
     return end === 'reference'
-      ? between(segments, 0, this.nib('reference'))
-      : between(segments, this.nib('far'), length);
+      ? between(segments, 0, this.turnedFrom('reference'))
+      : between(segments, this.turnedFrom('far'), length);
   }
 
-  /** Where the part is as thick as a nib, seen from an end; at the very end where nothing is parted there. mm */
-  private nib(end: PartEnd): number {
-    const { outline } = this.work;
+  /** What an end is left as while it is held from there, and where the part is as thick as that. mm */
+  nib(end: PartEnd): EndNib {
+    const known = this.nibs.get(end) ?? endNibOf(this.work, end);
+    this.nibs.set(end, known);
+    return known;
+  }
+
+  /** Where the part begins to be turned, seen from an end; at the very end where nothing is parted there. mm */
+  private turnedFrom(end: PartEnd): number {
     if (!this.endsSawn && this.lie[end === 'reference' ? 'before' : 'after'] > LEAST_WASTE)
-      return nibAt(outline, end);
-    return end === 'reference' ? 0 : outline.length;
+      return this.nib(end).at;
+    return end === 'reference' ? 0 : this.work.outline.length;
+  }
+
+  /** Whether a stretch of the part reaches into what is left for later at an end. mm */
+  isInTip({ x0, x1 }: { x0: number; x1: number }): boolean {
+    return x0 < this.turnedFrom('reference') - 1e-6 || x1 > this.turnedFrom('far') + 1e-6;
   }
 
   /** Largest diameter that is turned between two places of the part, mm. */
@@ -213,11 +239,22 @@ export class Bench {
     return x1 - x0 > 1 ? { of: 'skin', id: skin.id, x0: middle - 0.2, x1: middle + 0.2 } : null;
   }
 
+  /** The element at an end of the part. */
+  endElement(end: PartEnd): string {
+    const { spans } = this.work.outline;
+    return (end === 'reference' ? spans[0] : spans.at(-1))?.element.id ?? '';
+  }
+
   /** Whether an end is cut when its finish is on already: what was put on while it turned did not reach it. */
   isCutFinished(end: PartEnd): boolean {
-    const { coats, bare, outline } = this.work;
-    const { element } = (end === 'reference' ? outline.spans[0] : outline.spans.at(-1)) ?? {};
-    return coats.some((c) => c.turning) && element !== undefined && !bare.has(element.id);
+    const { coats, bare } = this.work;
+    return coats.some((c) => c.turning) && !bare.has(this.endElement(end)) && this.isTreated('coated');
+  }
+
+  /** Whether the piece that is worked on was treated so anywhere; others lie in the same blank. */
+  isTreated(how: Treatment): boolean {
+    const [low, high] = [this.x(0), this.x(this.work.outline.length)];
+    return this.now.treated.some((t) => t.how === how && t.on.x0 < high - 1e-6 && t.on.x1 > low + 1e-6);
   }
 
   /** Whether a square runs out at an end of the part. */
@@ -231,8 +268,19 @@ export class Bench {
     return `shape:${this.writer.named(elementId)}`;
   }
 
+  /** Whether the waste at an end was turned down so. */
+  isTurned(doing: 'stub' | 'nib', end: PartEnd): boolean {
+    const id = `${doing}:${this.writer.named(`${end} end`)}`;
+    return this.now.body.skins.some((s) => s.id === id);
+  }
+
   isShaped(elementId: string): boolean {
     return this.now.body.skins.some((s) => s.id === this.shapeId(elementId));
+  }
+
+  /** How a cut is made that presses hard as a rule. */
+  get pressing(): { lightly?: true } {
+    return this.lightCuts ? { lightly: true } : {};
   }
 
   /**
@@ -241,7 +289,7 @@ export class Bench {
    */
   aside(name: string, work: () => void): void {
     const { hold, wood, writer } = this;
-    if (hold === null) return work();
+    if (hold === null || this.tailGone) return work();
     if (hold.alone) writer.tailAway('Tailstock away', name, each(MINUTES.tail));
     else writer.takeOff(wood, 'Take it off the lathe', name, each(MINUTES.tail));
     work();

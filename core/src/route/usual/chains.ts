@@ -1,21 +1,22 @@
 import { len } from '../../measure/index.js';
-import { PART_ENDS, type PartEnd } from '../../pattern/index.js';
+import { PART_ENDS } from '../../pattern/index.js';
 import type { Grip } from '../shop.js';
 import type { Bench } from './bench.js';
-import { cutFree, finishOff, freeTail, nib, nibBetween, sawNib } from './ends.js';
+import { carveTips, cutFree, finishOff, hasNib, nib, nibBetween, stopAndSaw } from './ends.js';
 import { refuseHollow } from './hollows.js';
 import { betweenCentres, centre, fixtures, furtherAxis, holdIt, liveCentre } from './holds.js';
 import { each, MINUTES } from './minutes.js';
 import { NoWay } from './noWay.js';
-import { furtherAxes, rough, shapeOne, tryPeg, tips } from './shape.js';
+import { furtherAxes, rough, shapeOne, tryPeg } from './shape.js';
 import { coat, surface } from './surface.js';
+import { bearsParting, inTime, tailNib, turnHeld } from './tailEnd.js';
 import { turn } from './turn.js';
 
 /** Turned whole between centres; the ends are parted to nibs, the lathe stopped, the nibs sawn and pared. */
 export function centresChain(bench: Bench): void {
   turnedToNibs(bench);
   bench.forEach(() => {
-    for (const end of ['far', 'reference'] as const) tips(bench, end, 'hand');
+    carveTips(bench);
     finishOff(bench);
   });
 }
@@ -31,7 +32,12 @@ export function turnedToNibs(bench: Bench): void {
     );
   betweenCentres(bench);
   rough(bench, { pass: 'round', squareEndsSawn: true });
-  bench.forEach(() => turn(bench));
+  const early = !bearsParting(bench);
+  bench.forEach((place) => {
+    turn(bench, place === 1 ? inTime(bench, false) : undefined);
+    // before the next piece, which carries this one, is thin
+    if (early && !bench.isLast) nibBetween(bench);
+  });
   furtherAxes(bench, ({ id, axis }) =>
     bench.writer.hold({
       wood: bench.wood,
@@ -56,31 +62,22 @@ export function turnedToNibs(bench: Bench): void {
     coat(bench, true);
   });
   bench.forEach((place) => {
-    const { tail, drive } = bench.lie;
-    if (place === 1 && hasNib(bench, tail)) nib(bench, tail);
-    if (bench.isLast && hasNib(bench, drive)) nib(bench, drive);
-    if (!bench.isLast && !(bench.staysSquare(tail) && bench.staysSquare(drive))) nibBetween(bench);
+    if (place === 1) tailNib(bench);
+    if (bench.isLast && hasNib(bench, bench.lie.drive)) nib(bench, bench.lie.drive);
+    if (!bench.isLast && !early) nibBetween(bench);
   });
-  bench.writer.takeOff(bench.wood, 'Stop the lathe and take it off', undefined, each(MINUTES.tail));
-  bench.hold = null;
-  bench.forEach(() =>
-    ([bench.lie.tail, bench.lie.drive] as const)
-      .filter((end) => bench.waste(end) > 1e-6)
-      .forEach((end) => sawNib(bench, end)),
-  );
+  stopAndSaw(bench);
 }
-
-/** Whether an end is parted to a nib: a square is sawn to length, and without waste there is nothing to part. */
-const hasNib = (bench: Bench, end: PartEnd): boolean => bench.waste(end) > 1e-6 && !bench.staysSquare(end);
 
 /** Held by something of its own that lasts: a thread, a hole, a straight end; the other end is finished without the tail. */
 export function ownHoldChain(bench: Bench, by: string, title: string, drive: () => Grip): void {
   holdIt(bench, { by, title, words: fixtures(bench), drive, tail: () => liveCentre(bench), alone: true });
   if (bench.now.body.skins.length === 0) rough(bench, { pass: 'round' });
-  turn(bench);
-  endWithoutTail(bench);
-  bench.writer.takeOff(bench.wood, 'Take it off', undefined, each(MINUTES.tail));
-  bench.hold = null;
+  refuseHeld(bench);
+  if (turnHeld(bench)) {
+    bench.writer.takeOff(bench.wood, 'Take it off', undefined, each(MINUTES.tail));
+    bench.hold = null;
+  } else endOnTail(bench);
   finishOff(bench);
 }
 
@@ -115,7 +112,7 @@ export function chuckChain(bench: Bench): void {
   });
   writer.takeOff(wood, 'Off the centres', 'centres', each(MINUTES.tail));
   const inward = lie.drive === 'reference' ? 1 : -1;
-  const ends = [0.5, tenon.length - 0.5].map((mm) => bench.standsAt(lie.drive) + inward * mm);
+  const ends = [0, tenon.length].map((mm) => bench.standsAt(lie.drive) + inward * mm);
   holdIt(bench, {
     by: 'chuck',
     drive: () => ({
@@ -135,18 +132,26 @@ export function chuckChain(bench: Bench): void {
 }
 
 /** Each piece is finished and parted off from the tail before the next one is begun, which stands more stiffly. */
-function oneAfterTheOther(bench: Bench, beforeTheEnd: () => void = () => {}): void {
+function oneAfterTheOther(bench: Bench, afterShaping: () => void = () => {}): void {
   const { hold } = bench;
+  refuseHeld(bench);
   bench.forEach((place) => {
+    bench.tailGone = false;
     if (place > 1 && bench.work.mount.tailstock !== null)
       hold?.take('piece', 'Tailstock up again, in the middle of the fresh end');
-    turn(bench);
-    beforeTheEnd();
-    endWithoutTail(bench);
-    partOff(bench);
+    if (turnHeld(bench, afterShaping)) partOff(bench);
+    else endOnTail(bench);
   });
   bench.hold = null;
   bench.forEach(() => finishOff(bench));
+}
+
+/** What does not stand without the tail keeps it to the last: both ends hang on nibs, which are sawn. */
+function endOnTail(bench: Bench): void {
+  tailNib(bench);
+  if (hasNib(bench, bench.lie.drive)) nib(bench, bench.lie.drive);
+  stopAndSaw(bench);
+  carveTips(bench);
 }
 
 /** Its own straight end is turned between centres first: that is what the collet closes on. */
@@ -236,16 +241,11 @@ function partOff(bench: Bench): void {
   });
 }
 
-/** Surface while the tail still holds; then the end at the tail is finished without it. */
-function endWithoutTail(bench: Bench): void {
-  const { lie } = bench;
+/** Nothing is hollowed at the end that is held. */
+const refuseHeld = (bench: Bench): void =>
   refuseHollow(
     bench,
-    lie.drive,
+    bench.lie.drive,
     'which is the one that is held.',
     'Turn it end for end in the way of holding.',
   );
-  surface(bench);
-  freeTail(bench);
-  coat(bench, true);
-}

@@ -2,22 +2,22 @@ import { len } from '../../measure/index.js';
 import type { PartEnd } from '../../pattern/index.js';
 import { fromOf, fromWords } from '../figure.js';
 import type { Datum } from '../shop.js';
+import { STUB } from '../../mounting/index.js';
 import type { Bench } from './bench.js';
 import { drillAt } from './drill.js';
 import { hollowEnd, hollowSides } from './hollows.js';
 import { each, MINUTES } from './minutes.js';
 import { fitIn } from './prepare.js';
-import { NIB } from './profiles.js';
-import { tips } from './shape.js';
+import { spotWords, tips } from './shape.js';
 import { coat } from './surface.js';
 
 /** How long a nib is made, mm: a saw goes in beside it. */
 const NIB_LONG = 5;
 
 /** Where a nib is, and how thick. mm */
-function nibWords(x0: number, x1: number, datum: Datum): string {
+function nibWords(across: number, x0: number, x1: number, datum: Datum): string {
   const where = x0 < 0.05 ? `over ${len(x1)}` : `between ${len(x0)} and ${len(x1)}`;
-  return `Down to ${len(2 * NIB)} across, ${where} ${fromWords(fromOf(datum))}.`;
+  return `Down to ${len(across)} across, ${where} ${fromWords(fromOf(datum))}.`;
 }
 
 /** Where something is cut off: beside the line, so that the line stays on the piece. mm */
@@ -29,34 +29,78 @@ const cutOffWords = (mm: number, datum: Datum): string[] =>
 /** Parted down between a piece and the next one towards the drive until only a nib joins them. */
 export function nibBetween(bench: Bench): void {
   const { wood, writer, work, lie } = bench;
-  const reach = (end: PartEnd) => bench.tip(end).reduce((sum, s) => sum + s.x1 - s.x0, 0);
   const { length } = work.outline;
-  const [from, to] =
-    lie.drive === 'far'
-      ? [length - reach('far'), length + work.gap + reach('reference')]
-      : [-work.gap - reach('far'), reach('reference')];
+  const edge = lie.drive === 'far' ? length : -work.gap;
+  const [far, reference] = [bench.nib('far').diameter / 2, bench.nib('reference').diameter / 2];
+  const between = Math.min(far, reference);
+  const from = edge - tipLength(bench, 'far');
+  const to = edge + work.gap + tipLength(bench, 'reference');
+  const straight = (x0: number, x1: number, r: number) => ({ elementId: '', x0, r0: r, x1, r1: r, bulge: 0 });
   writer.cut({
     wood,
     doing: 'nib',
     subject: 'to the next piece',
-    profile: bench.told([{ elementId: '', x0: from, r0: NIB, x1: to, r1: NIB, bulge: 0 }]),
+    profile: bench.told(
+      far === reference
+        ? [straight(from, to, between)]
+        : [
+            straight(from, edge, far),
+            straight(edge, edge + work.gap, between),
+            straight(edge + work.gap, to, reference),
+          ].filter((s) => s.x1 - s.x0 > 1e-6),
+    ),
     title: 'Part down to a nib towards the next piece',
     words: [
-      nibWords(bench.from(from), bench.from(to), bench.datum('reference')),
+      nibWords(2 * between, bench.from(from), bench.from(to), bench.datum('reference')),
       `${len(work.gap)} of waste lies between the two; leave the nib until the lathe stands.`,
     ],
+    ...bench.pressing,
     tool: work.parter.name,
     speed: bench.speed('part off'),
     minutes: each(MINUTES.nib),
   });
 }
 
-/** Parted down beside an end until only a nib carries it. */
-export function nib(bench: Bench, end: PartEnd): void {
+/**
+ * The waste beyond an end is turned down, with what runs out to a tip there, before what carries it is thin. The centre
+ * stays in what is left.
+ */
+export function stub(bench: Bench, end: PartEnd): void {
+  const { wood, writer, work } = bench;
+  const waste = bench.waste(end);
+  const diameter = Math.max(STUB, bench.nib(end).diameter);
+  const to = waste + tipLength(bench, end);
+  writer.cut({
+    wood,
+    doing: 'stub',
+    subject: `${end} end`,
+    profile: { from: bench.datum(end), x: 0, diameter, to: [{ x: to, diameter }] },
+    title: `Turn the waste at the ${end} end down to a stub`,
+    words: [
+      `Down to ${len(diameter)} across, over ${len(to)} ${fromWords(fromOf(bench.datum(end)))}.`,
+      'The tail bears on it until its end is done.',
+    ],
+    ...bench.pressing,
+    tool: work.parter.name,
+    speed: bench.speed('size'),
+    minutes: each(MINUTES.nib),
+  });
+}
+
+/** How far a tip runs out that is left at an end, mm. */
+const tipLength = (bench: Bench, end: PartEnd): number =>
+  bench.tip(end).reduce((sum, s) => sum + s.x1 - s.x0, 0);
+
+/**
+ * Parted down beside an end until only a nib carries it.
+ * @param lightly where what carries it is too thin for a cut that presses hard
+ */
+export function nib(bench: Bench, end: PartEnd, lightly = false): void {
   const { wood, writer, work } = bench;
   const waste = bench.waste(end);
   const long = Math.min(NIB_LONG, waste);
-  const reach = bench.tip(end).reduce((sum, s) => sum + s.x1 - s.x0, 0);
+  const reach = tipLength(bench, end);
+  const { diameter } = bench.nib(end);
   writer.cut({
     wood,
     doing: 'nib',
@@ -64,24 +108,50 @@ export function nib(bench: Bench, end: PartEnd): void {
     profile: {
       from: bench.datum(end),
       x: waste - long,
-      diameter: 2 * NIB,
-      to: [{ x: waste + reach, diameter: 2 * NIB }],
+      diameter,
+      to: [{ x: waste + reach, diameter }],
     },
     title: `Part the ${end} end down to a nib`,
     words: [
-      nibWords(waste - long, waste + reach, bench.datum(end)),
+      nibWords(diameter, waste - long, waste + reach, bench.datum(end)),
+      ...(lightly ? ['Light cuts: what carries it is thin by now.'] : []),
       'Leave the nib: it carries the work until the lathe stands.',
     ],
+    ...(lightly ? { lightly } : bench.pressing),
     tool: work.parter.name,
     speed: bench.speed('part off'),
     minutes: each(MINUTES.nib),
   });
 }
 
-export function sawNib(bench: Bench, end: PartEnd): void {
+/** Whether an end is parted to a nib: a square is sawn to length, and without waste there is nothing to part. */
+export const hasNib = (bench: Bench, end: PartEnd): boolean =>
+  bench.waste(end) > 1e-6 && !bench.staysSquare(end);
+
+/** The lathe stands, it comes off, and what both ends were held by is sawn away. */
+export function stopAndSaw(bench: Bench): void {
+  bench.writer.takeOff(bench.wood, 'Stop the lathe and take it off', undefined, each(MINUTES.tail));
+  bench.hold = null;
+  bench.forEach(() =>
+    ([bench.lie.tail, bench.lie.drive] as const)
+      .filter((end) => bench.waste(end) > 1e-6)
+      .forEach((end) => sawNib(bench, end)),
+  );
+}
+
+/** What runs out thinner than a nib is carved when nothing turns any more. */
+export const carveTips = (bench: Bench): void => {
+  for (const end of ['far', 'reference'] as const) tips(bench, end, 'hand');
+};
+
+function sawNib(bench: Bench, end: PartEnd): void {
   const { wood, writer } = bench;
   const mm = bench.waste(end);
   const spare = bench.spare(end);
+  // said of the wood as it is before it is cut out of its blank
+  const turned = (['nib', 'stub'] as const).find((doing) => bench.isTurned(doing, end));
+  const left = turned ?? (bench.isOuter(end) ? 'waste' : 'nib');
+  const spot = bench.tip(end).length === 0 ? [spotWords(bench, end, true)] : [];
   writer.part({
     wood,
     subject: `${end} nib`,
@@ -95,11 +165,8 @@ export function sawNib(bench: Bench, end: PartEnd): void {
           tool: 'saw',
         }
       : {
-          title: `Saw the nib of the ${end} end and pare it flush`,
-          words: [
-            ...cutOffWords(mm, bench.datum(end)),
-            `Sand the end with the last grits, by hand${bench.isCutFinished(end) && bench.tip(end).length === 0 ? ', then the finish on it' : ''}.`,
-          ],
+          title: `Saw the ${left} off the ${end} end and pare it flush`,
+          words: [...cutOffWords(mm, bench.datum(end)), ...spot],
           tool: 'fine saw',
         }),
     minutes: each(MINUTES.part),
@@ -110,7 +177,7 @@ export function sawNib(bench: Bench, end: PartEnd): void {
 export function cutFree(
   bench: Bench,
   end: PartEnd,
-  manner: { title: string; words: string[]; tool: string },
+  manner: { title: string; words: string[]; tool: string; lightly?: true },
 ): void {
   const { work, wood, writer, lie } = bench;
   tips(bench, end, 'turning');
@@ -130,15 +197,18 @@ export function cutFree(
   });
 }
 
-/** The tail is let go; what it held is cut away, and what opens in that end is hollowed. */
+/** The tail is let go; what it held is cut away, and what opens in that end is hollowed. Only the first time. */
 export function freeTail(bench: Bench): void {
   const { work, writer, lie } = bench;
+  if (bench.tailGone) return;
+  bench.tailGone = true;
   if (work.mount.tailstock !== null) writer.tailAway('Tailstock away', undefined, each(MINUTES.tail));
   if (bench.waste(lie.tail) > 1e-6)
     cutFree(bench, lie.tail, {
       title: 'Cut the waste at the tail away',
-      words: ['Light cuts to the middle; what is beyond falls. Sand the end before the finish.'],
+      words: ['Light cuts to the middle; what is beyond falls.'],
       tool: 'skew',
+      lightly: true,
     });
   hollowEnd(bench, lie.tail);
 }

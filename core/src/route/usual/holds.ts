@@ -35,19 +35,21 @@ export function holdIt(
   bench: Bench,
   { by, title, words = [], drive, tail, alone, keepsTrue = true }: Taking,
 ) {
-  const take = (pass?: string, again = `${title}, as before`) =>
+  const take = (pass?: string, again = `${title}, as before`) => {
+    const atEnd = bench.tailGone ? null : tail();
     bench.writer.hold({
       wood: bench.wood,
       by,
       ...(pass === undefined ? {} : { pass }),
       place: 'lathe',
       drive: drive(),
-      tail: tail(),
+      tail: atEnd,
       keepsTrue: pass !== undefined || keepsTrue,
       title: pass === undefined ? title : again,
-      words: pass === undefined ? [...words, ...atTail(tail()), BY_HAND] : [],
+      words: pass === undefined ? [...words, ...atTail(atEnd), BY_HAND] : [],
       minutes: each(MINUTES.mount),
     });
+  };
   take();
   bench.hold = { take, alone };
 }

@@ -14,6 +14,7 @@ export function prepare(bench: Bench): void {
     form: work.stock,
     sawn: work.sawn,
     ...(work.green ? { moisture: 'green' as const } : {}),
+    madeOf: work.madeOf,
     pieces: bench.lies.map(({ before }, i) => ({
       partId: work.part.id,
       n: i + 1,

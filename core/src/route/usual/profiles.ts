@@ -8,9 +8,6 @@ import {
   turningPoint,
 } from '../../pattern/index.js';
 
-/** Radius of a nib that still carries the work between two centres, mm. */
-export const NIB = 4;
-
 /** Stretches of an element as they are turned; of a square that is left only what clips its corners, and its shoulder. */
 export function turnedSegments(outline: Outline, elementId: string): Segment[] {
   const square = outline.squares?.find((s) => s.elementId === elementId);
@@ -20,20 +17,23 @@ export function turnedSegments(outline: Outline, elementId: string): Segment[] {
   return own.filter((s) => Math.min(s.r0, s.r1) < uncut);
 }
 
-/** The place nearest to an end of a part where it is as thick as a nib; beyond it lies its tip. mm */
-export function nibAt({ segments, length }: Outline, end: PartEnd): number {
+/**
+ * The place nearest to an end of a part where it is as thick as a nib; beyond it lies its tip. mm
+ * @param radius of the nib
+ */
+export function nibAt({ segments, length }: Outline, end: PartEnd, radius: number): number {
   const first = end === 'reference';
   const ordered = first ? segments : segments.toReversed();
-  const stout = ordered.find((s) => Math.max(s.r0, s.r1, turningPoint(s)?.r ?? 0) >= NIB);
+  const stout = ordered.find((s) => Math.max(s.r0, s.r1, turningPoint(s)?.r ?? 0) >= radius);
   if (!stout) return first ? 0 : length;
   const near = first ? stout.r0 : stout.r1;
-  if (near >= NIB || stout.x0 === stout.x1) return first ? stout.x0 : stout.x1;
+  if (near >= radius || stout.x0 === stout.x1) return first ? stout.x0 : stout.x1;
   // it rises from that end to its crest or its other end: halving finds where
   let thin = first ? stout.x0 : stout.x1;
   let thick = turningPoint(stout)?.x ?? (first ? stout.x1 : stout.x0);
   for (let i = 0; i < 60; i++) {
     const middle = (thin + thick) / 2;
-    if (radiusOn(stout, middle) < NIB) thin = middle;
+    if (radiusOn(stout, middle) < radius) thin = middle;
     else thick = middle;
   }
   return thick;

@@ -9,8 +9,7 @@ import { joinOf } from './joinItem.js';
 import { each, MINUTES } from './minutes.js';
 import { NoWay } from './noWay.js';
 import { rough } from './shape.js';
-import { coat, surface } from './surface.js';
-import { turn } from './turn.js';
+import { turnHeld } from './tailEnd.js';
 import type { ShaftIn } from './work.js';
 
 /** Bored, glued onto its finished shaft, held by that, and only then turned: both run true to each other. */
@@ -40,11 +39,9 @@ export function shaftChain(bench: Bench): void {
     tail: () => (isOpen ? liveCentre(bench) : null),
     alone: true,
   });
+  bench.lightCuts = true;
   rough(bench, { pass: 'round' });
-  turn(bench);
-  surface(bench);
-  freeTail(bench);
-  coat(bench, true);
+  if (!turnHeld(bench)) freeTail(bench);
   writer.takeOff(bench.wood, 'Take it off', undefined, each(MINUTES.tail));
   bench.hold = null;
   finishOff(bench);

@@ -7,7 +7,10 @@ import {
   type SquareSpan,
   type Turning,
 } from '../../pattern/index.js';
-import { reachOf, type Bench } from './bench.js';
+import { carries, FORCES, STRENGTHS } from '../../stiffness/index.js';
+import { fromOf, fromWords } from '../figure.js';
+import { STUB } from '../../mounting/index.js';
+import { reachOf, tipName, type Bench } from './bench.js';
 import { each, MINUTES, shapeMinutes } from './minutes.js';
 import { fitIn } from './prepare.js';
 import { turnedSegments } from './profiles.js';
@@ -70,7 +73,7 @@ export function rough(
     const drives = lie.drive === 'reference' ? i === 0 : i + 2 >= edges.length;
     const r =
       Math.min(
-        Math.max((turned ?? widestAtEnd(bench, to <= 0)) + over, drives ? atDrive : 0),
+        Math.max((turned ?? widestAtEnd(bench, to <= 0)) + over, drives ? atDrive : 0, STUB),
         work.stock.across,
       ) / 2;
     writer.cut({
@@ -86,8 +89,10 @@ export function rough(
               ...(squares.length > 0
                 ? ['Pencil the end of the square on the flat faces and nick its corners first.']
                 : []),
+              ...(bench.lightCuts ? ['Light cuts: all of it hangs on what it is glued to.'] : []),
               `Round to ${len(2 * r)}, then stop and look: no flats left ${squares.length > 0 ? 'there' : 'anywhere'}.`,
             ],
+      ...bench.pressing,
       tool: work.rougher,
       speed: bench.speed('rough'),
       minutes: each(MINUTES.rough + (MINUTES.roughPerCm3 * turnedAway(work, from, to, r)) / 1000),
@@ -142,15 +147,17 @@ const amid = ({ x0, x1 }: { x0: number; x1: number }) => ({
 /**
  * Every element in the order of cuts, the end far from the drive first: each place is sized just before its
  * feature is cut, so that what is thin stands free as late as it can. A ferrule is seated as soon as what carries
- * it is there. Tips thinner than a nib come later.
+ * it is there. Tips come later.
+ * @param beforeCut what has to be done before an element is as thin as it is drawn
  */
-export function shape(bench: Bench): void {
+export function shape(bench: Bench, beforeCut: (elementId: string) => void): void {
   const { work, lie } = bench;
-  const places = sizingPlaces(work).filter((place) => clearOfRings(bench, place));
+  const places = sizingPlaces(work).filter((place) => clearOfRings(bench, place) && !bench.isInTip(place));
   const seats = work.fits.filter((f) => f.when === 'after the tenon' && f.end === lie.tail);
   work.cuts.forEach((cut, i) => {
     // what is shaped by now holds the piece: it was tried when it was
     if (!bench.isShaped(cut.elementId)) {
+      beforeCut(cut.elementId);
       sizeAndShape(bench, cut.elementId, places);
       tryPeg(bench, cut.elementId);
     }
@@ -167,10 +174,53 @@ export function shape(bench: Bench): void {
 
 /** What is no longer than the tool is wide, and straight, is sized and shaped by one cut. */
 function sizeAndShape(bench: Bench, elementId: string, places: readonly SizingPlace[]): void {
-  const own = places.filter((p) => p.elementId === elementId);
+  const fromTail = (a: SizingPlace, b: SizingPlace) => (bench.lie.tail === 'far' ? b.x0 - a.x0 : a.x0 - b.x0);
+  const own = places.filter((p) => p.elementId === elementId).sort(fromTail);
+  if (!bearsShaping(bench, own)) roughDown(bench, elementId);
   const [alone] = own.filter((p) => isWhole(bench, elementId, p));
   own.filter((p) => p !== alone).forEach((p) => size(bench, p));
   shapeOne(bench, elementId, alone);
+}
+
+/** Whether what is sized of an element carries the light cuts that follow, from as thick as it was roughed. */
+function bearsShaping(bench: Bench, places: readonly SizingPlace[]): boolean {
+  const { work } = bench;
+  const r = bench.widest(0, work.outline.length) / 2 + ROUGH;
+  const load = { torque: FORCES.light * r, moment: 0 };
+  return places.every(({ across }) =>
+    carries({ diameter: across, bore: 0 }, load, STRENGTHS[work.madeOf.class]),
+  );
+}
+
+/** What is left round a thin element before it is sized, on the diameter, mm. */
+const ROUND_IT = 3;
+
+/** What is thin is roughed by itself before a place of it is sized: shaped from the thick it would be twisted off there. */
+function roughDown(bench: Bench, elementId: string): void {
+  const { work, wood, writer } = bench;
+  const span = work.outline.spans.find((s) => s.element.id === elementId);
+  const body = bench.withoutTips(elementId);
+  const [x0, x1] = [body[0]?.x0 ?? 0, body.at(-1)?.x1 ?? 0];
+  const r = (bench.widest(x0, x1) + ROUND_IT) / 2;
+  const before = bench.widest(0, work.outline.length) / 2;
+  if (!span || x1 - x0 < 0.5 || r > before - ROUGH) return;
+  const title = `Rough the ${nameOf(span.element)} down`;
+  writer.cut({
+    wood,
+    doing: 'rough',
+    subject: elementId,
+    profile: bench.told([{ elementId: '', x0, r0: r, x1, r1: r, bulge: 0 }]),
+    title,
+    ...bench.pressing,
+    words: [
+      `Round to ${len(2 * r)}, from ${len(bench.from(x0))} to ${len(bench.from(x1))} ${fromWords(fromOf(bench.datum('reference')))}.`,
+    ],
+    tool: work.rougher,
+    speed: bench.speed('rough'),
+    minutes: each(
+      MINUTES.rough / 2 + (MINUTES.roughPerCm3 * Math.PI * (x1 - x0) * (before ** 2 - r * r)) / 1000,
+    ),
+  });
 }
 
 function isWhole({ work }: Bench, elementId: string, { x0, x1 }: SizingPlace): boolean {
@@ -203,6 +253,7 @@ function size(bench: Bench, { station, x0, x1, across }: SizingPlace): void {
         ? (cut.transfer ?? cut.gauge.words)
         : `Set a calliper to ${len(2 * r)}, no lower: beside it the wood must still rise.`,
     ],
+    ...bench.pressing,
     tool: work.parter.name,
     stage: 'mark',
     speed: bench.speed('size'),
@@ -298,19 +349,32 @@ export function tryOn(bench: Bench): void {
 
 /** The tip that was left at an end: turned once the tail is away, or carved when the nib has been sawn. */
 export function tips(bench: Bench, end: PartEnd, by: 'turning' | 'hand'): void {
+  const { wood, work, writer } = bench;
   const segments = bench.tip(end);
   if (segments.length === 0) return;
-  bench.writer.cut({
-    wood: bench.wood,
+  const bare = work.bare.has(bench.endElement(end));
+  // what is cut before the first grit gets all of them with the rest
+  const late = by === 'hand' || bench.isTreated('sanded');
+  writer.cut({
+    wood,
     doing: 'shape',
-    subject: `${end} tip`,
+    subject: tipName(end),
     profile: bench.told(segments),
+    ...(late || bare ? {} : { leave: bench.leave }),
     byHand: by === 'hand',
     title: by === 'hand' ? 'Round the tip with knife and paper' : 'Turn the tip',
-    words: by === 'hand' && bench.isCutFinished(end) ? ['Then the finish on it, by hand.'] : [],
+    words: late && !bare ? [spotWords(bench, end, by === 'hand')] : [],
     speed: by === 'hand' ? null : bench.speed('part off'),
     minutes: each(MINUTES.tip),
   });
+}
+
+/** What a spot gets that was made when all else was sanded. */
+export function spotWords(bench: Bench, end: PartEnd, byHand: boolean): string {
+  const finish = bench.isCutFinished(end) ? `, then the finish${byHand ? ', by hand' : ''}` : '';
+  return bench.work.sanding.length > 0
+    ? `The same grits on it${finish}.`
+    : `Leave it clean from the tool${finish}.`;
 }
 
 /** Further axes are turned after everything on the first. */

@@ -1,7 +1,7 @@
 import type { TurningStage } from '../../measure/index.js';
-import { facesLeft, type DecorationKind } from '../../pattern/index.js';
+import { facesLeft, PART_ENDS, type DecorationKind } from '../../pattern/index.js';
 import { MADE_AS, type SurfaceRef } from '../shop.js';
-import type { Bench } from './bench.js';
+import { tipName, type Bench } from './bench.js';
 import { each, MINUTES } from './minutes.js';
 
 type Surface = Pick<SurfaceRef, 'of' | 'id'>;
@@ -26,7 +26,8 @@ function runs({ work }: Bench): { ids: string[]; x0: number; x1: number }[] {
 
 /** The skins of elements that were shaped. */
 function shaped(bench: Bench, ids: readonly string[]): Surface[] {
-  const names = ids.map((id) => bench.shapeId(id));
+  const tips = PART_ENDS.filter((end) => ids.includes(bench.endElement(end))).map(tipName);
+  const names = [...ids, ...tips].map((id) => bench.shapeId(id));
   // of a shaft with rings on it each stretch is a cut of its own
   return bench.now.body.skins
     .filter(({ id }) => names.some((name) => id === name || id.startsWith(`${name}:`)))

@@ -13,7 +13,7 @@ import {
 import type { Cut, SpeedChoice } from '../../turning/index.js';
 import type { TurningStage } from '../../measure/index.js';
 import type { Lengths } from '../operation.js';
-import type { Shop } from '../shop.js';
+import type { MadeOf, Shop } from '../shop.js';
 import type { Spun } from '../spun.js';
 import type { JoinToMake } from './joinToMake.js';
 
@@ -65,6 +65,7 @@ export interface Work {
   part: Part;
   outline: Outline;
   stock: SawnForm;
+  madeOf: MadeOf;
   /** what it is sawn to: more than it is across afterwards where its faces are planed */
   sawn: number;
   mount: Mount;
