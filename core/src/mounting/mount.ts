@@ -43,6 +43,14 @@ export const HOLDS_ALONE: Record<MountKind, boolean> = {
   'offset plate': true,
 };
 
+/** Ways of holding in which the work can be turned about a further axis. */
+export const TURNS_FURTHER: ReadonlySet<MountKind> = new Set<MountKind>([
+  'between centres',
+  'spur drive',
+  'shifted centre',
+  'offset plate',
+]);
+
 /** What a live centre presses into a face, across, and so much of wood round it; mm, bench practice, typical. */
 const BEARING = 6;
 const ROUND_BEARING = 3;

@@ -1,5 +1,5 @@
 import type { Workshop } from '../workshop/index.js';
-import type { Mount, MountWish, WayOfHolding } from './mount.js';
+import { TURNS_FURTHER, type Mount, type MountWish, type WayOfHolding } from './mount.js';
 import { betweenCentres, frictionPair, onOffsetPlate, shiftedCentre } from './ways/centres.js';
 import { inChuck, inCollet, inRecess } from './ways/chucked.js';
 import { onGluedShaft } from './ways/gluedShaft.js';
@@ -29,10 +29,12 @@ export const SENSIBLE_WAYS = 3;
 
 /**
  * The ways to hold a part, best first. A way that lacks something comes after those that lack nothing.
- * Between centres and a chuck are always among them.
+ * Between centres is always among them, and a chuck where nothing is turned about a further axis.
  */
 export function proposeMounts(wish: MountWish, workshop: Workshop): [Mount, ...Mount[]] {
+  const further = wish.part.turnings.length > 1;
   const ranked = WAYS.flatMap((way) => way(wish, workshop))
+    .filter(({ mount }) => !further || TURNS_FURTHER.has(mount.kind))
     .sort(
       (a, b) => Math.sign(a.mount.missing.length) - Math.sign(b.mount.missing.length) || a.suits - b.suits,
     )

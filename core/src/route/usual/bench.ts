@@ -7,6 +7,7 @@ import type { SetSpeed } from '../say/operationOf.js';
 import { HIGH, LOW, Writer } from '../say/writer.js';
 import { woodOf, type Datum, type SurfaceRef, type Treatment, type Wood } from '../shop.js';
 import { spunIn } from '../spun.js';
+import { surfaceBy } from '../surfaces.js';
 import { each, MINUTES } from './minutes.js';
 import { endNibOf, type EndNib } from './endNib.js';
 import { between, turnedSegments } from './profiles.js';
@@ -236,7 +237,16 @@ export class Bench {
     if (!skin || element.kind === 'square') return null;
     const { x0, x1 } = reachOf(skin);
     const middle = (x0 + x1) / 2;
-    return x1 - x0 > 1 ? { of: 'skin', id: skin.id, x0: middle - 0.2, x1: middle + 0.2 } : null;
+    const on: SurfaceRef = { of: 'skin', id: skin.id, x0: middle - 0.2, x1: middle + 0.2 };
+    return x1 - x0 > 1 && surfaceBy(this.now, on) !== null ? on : null;
+  }
+
+  /** Whether a surface is still there between two places of the part. mm */
+  stands({ of, id }: Pick<SurfaceRef, 'of' | 'id'>, from: number, to: number): boolean {
+    const skin = this.now.body.skins.find((s) => s.id === id);
+    const reach = skin ? reachOf(skin) : { x0: this.x(from), x1: this.x(to) };
+    const [x0, x1] = [Math.max(this.x(from), reach.x0), Math.min(this.x(to), reach.x1)];
+    return x1 - x0 > 0.01 && surfaceBy(this.now, { of, id, x0, x1 }) !== null;
   }
 
   /** The element at an end of the part. */

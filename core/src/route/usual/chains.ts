@@ -7,7 +7,8 @@ import { refuseHollow } from './hollows.js';
 import { betweenCentres, centre, fixtures, furtherAxis, holdIt, liveCentre } from './holds.js';
 import { each, MINUTES } from './minutes.js';
 import { NoWay } from './noWay.js';
-import { furtherAxes, rough, shapeOne, tryPeg } from './shape.js';
+import { rough } from './roughing.js';
+import { furtherAxes, shapeOne, tryPeg } from './shape.js';
 import { coat, surface } from './surface.js';
 import { bearsParting, inTime, tailNib, turnHeld } from './tailEnd.js';
 import { turn } from './turn.js';
@@ -91,7 +92,7 @@ export function chuckChain(bench: Bench): void {
       'Hold it another way, or enter smaller jaws in the workshop.',
     );
   betweenCentres(bench, work.centres.drive);
-  rough(bench, { pass: 'round', over: 2, atDrive: tenon.diameter + 1 });
+  rough(bench, { pass: 'round', over: 2, atDrive: tenon.diameter + 1, truedLater: true });
   writer.cut({
     wood,
     doing: 'tenon',

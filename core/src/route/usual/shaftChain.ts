@@ -8,7 +8,8 @@ import { refuseHollow } from './hollows.js';
 import { joinOf } from './joinItem.js';
 import { each, MINUTES } from './minutes.js';
 import { NoWay } from './noWay.js';
-import { rough } from './shape.js';
+import { rough } from './roughing.js';
+
 import { turnHeld } from './tailEnd.js';
 import type { ShaftIn } from './work.js';
 

@@ -1,117 +1,14 @@
 import { capitalised, len } from '../../measure/index.js';
-import {
-  nameOf,
-  outlineOf,
-  placementOf,
-  type PartEnd,
-  type SquareSpan,
-  type Turning,
-} from '../../pattern/index.js';
+import { extremes, nameOf, outlineOf, placementOf, type PartEnd, type Turning } from '../../pattern/index.js';
 import { carries, FORCES, STRENGTHS } from '../../stiffness/index.js';
-import { fromOf, fromWords } from '../figure.js';
-import { STUB } from '../../mounting/index.js';
 import { reachOf, tipName, type Bench } from './bench.js';
+import { ROUGH, roughDown } from './roughing.js';
 import { each, MINUTES, shapeMinutes } from './minutes.js';
 import { fitIn } from './prepare.js';
 import { turnedSegments } from './profiles.js';
 import { besideRings, clearOfRings, freeRings, shapeRings } from './rings.js';
 import { sizingPlaces, type SizingPlace } from './sizing.js';
 import type { Work } from './work.js';
-
-/** Room left round what is turned when it is roughed, on the diameter, mm. */
-const ROUGH = 1;
-
-/** Room beside a square when work is trued, mm. */
-const CLEAR = 0.8;
-
-interface Roughing {
-  pass: string;
-  /** so much stouter than the widest place of each stretch, on the diameter, mm */
-  over?: number;
-  /** at least so much across the waste at the drive, for what is turned there; mm */
-  atDrive?: number;
-  /** what lies under the jaws at the drive, mm of the blank's end */
-  gripped?: number;
-  /** an end that stays square is sawn to length afterwards: its waste stays as it is */
-  squareEndsSawn?: boolean;
-}
-
-/** What a stretch is called that is roughed: where squares stay, by where it lies beside them. */
-function roughTitle(gripped: boolean, stretch: number, of: number): string {
-  const what = gripped ? 'True it in the chuck' : 'Rough to round';
-  if (of === 1) return what;
-  return `${what}, ${stretch === 0 ? 'before' : stretch === of - 1 ? 'after' : 'between'} the square`;
-}
-
-/** What roughing takes off, mm³: from the square, or from what was roughed before. */
-const turnedAway = ({ stock }: Work, from: number, to: number, r: number): number =>
-  Math.max(0, (to - from) * (stock.across ** 2 - Math.PI * r * r));
-
-/** Where a square keeps its corners, clipped or not: its shoulder beyond them is turned. mm */
-const flats = ({ corners, x0, x1 }: SquareSpan): number[] => [corners[0]?.x0 ?? x0, corners.at(-1)?.x1 ?? x1];
-
-/** To round, but for squares that are left and what lies under the jaws. */
-export function rough(
-  bench: Bench,
-  { pass, over = ROUGH, atDrive = 0, gripped = 0, squareEndsSawn = false }: Roughing,
-): void {
-  const { work, wood, writer, lie } = bench;
-  const { squares = [], length } = work.outline;
-  // as x of the piece that is worked on: where each piece of the blank begins
-  const begins = bench.lies.map(({ before }) => before - lie.before).sort((a, b) => a - b);
-  const jaws = (end: PartEnd) => (lie.drive === end ? gripped : 0);
-  const low = -bench.waste('reference') + jaws('reference');
-  const high = length + bench.waste('far') - jaws('far');
-  const edges = [low, ...begins.flatMap((x) => squares.flatMap(flats).map((edge) => x + edge)), high];
-  for (let i = 0; i + 1 < edges.length; i += 2) {
-    // what is trued keeps clear of a square: its shoulder was not roughed below the flats
-    const clear = gripped > 0 ? CLEAR : 0;
-    const from = (edges[i] ?? 0) + (i > 0 ? clear : 0);
-    const to = (edges[i + 1] ?? 0) - (i + 2 < edges.length ? clear : 0);
-    const turned = widestBetween(bench, begins, from, to);
-    if (to - from < 0.5 || (turned === null && (gripped > 0 || squareEndsSawn))) continue;
-    const drives = lie.drive === 'reference' ? i === 0 : i + 2 >= edges.length;
-    const r =
-      Math.min(
-        Math.max((turned ?? widestAtEnd(bench, to <= 0)) + over, drives ? atDrive : 0, STUB),
-        work.stock.across,
-      ) / 2;
-    writer.cut({
-      wood,
-      doing: 'rough',
-      subject: i === 0 ? pass : `${pass} ${i / 2 + 1}`,
-      profile: bench.told([{ elementId: '', x0: from, r0: r, x1: to, r1: r, bulge: 0 }]),
-      title: roughTitle(gripped > 0, i / 2, edges.length / 2),
-      words:
-        gripped > 0
-          ? ['A light cut over all that stands clear of the jaws: it runs true from here on.']
-          : [
-              ...(squares.length > 0
-                ? ['Pencil the end of the square on the flat faces and nick its corners first.']
-                : []),
-              ...(bench.lightCuts ? ['Light cuts: all of it hangs on what it is glued to.'] : []),
-              `Round to ${len(2 * r)}, then stop and look: no flats left ${squares.length > 0 ? 'there' : 'anywhere'}.`,
-            ],
-      ...bench.pressing,
-      tool: work.rougher,
-      speed: bench.speed('rough'),
-      minutes: each(MINUTES.rough + (MINUTES.roughPerCm3 * turnedAway(work, from, to, r)) / 1000),
-    });
-  }
-}
-
-/** Largest diameter that the pieces of the blank have between two places; null where only waste lies. mm */
-function widestBetween(bench: Bench, begins: readonly number[], from: number, to: number): number | null {
-  const { length } = bench.work.outline;
-  const all = begins.flatMap((x) =>
-    to <= x || from >= x + length ? [] : [bench.widest(Math.max(0, from - x), Math.min(length, to - x))],
-  );
-  return all.length === 0 ? null : Math.max(...all);
-}
-
-/** Waste is as thick as the end it stands beyond. mm */
-const widestAtEnd = (bench: Bench, first: boolean): number =>
-  first ? bench.widest(0, 0) : bench.widest(bench.work.outline.length, bench.work.outline.length);
 
 /** Pencil lines where the notches of the story stick fall, on what is round now. */
 export function mark(bench: Bench): void {
@@ -175,7 +72,9 @@ export function shape(bench: Bench, beforeCut: (elementId: string) => void): voi
 /** What is no longer than the tool is wide, and straight, is sized and shaped by one cut. */
 function sizeAndShape(bench: Bench, elementId: string, places: readonly SizingPlace[]): void {
   const fromTail = (a: SizingPlace, b: SizingPlace) => (bench.lie.tail === 'far' ? b.x0 - a.x0 : a.x0 - b.x0);
-  const own = places.filter((p) => p.elementId === elementId).sort(fromTail);
+  const own = places
+    .filter((p) => p.elementId === elementId && p.across + 2 * bench.leave < bench.work.stock.across - HAIR)
+    .sort(fromTail);
   if (!bearsShaping(bench, own)) roughDown(bench, elementId);
   const [alone] = own.filter((p) => isWhole(bench, elementId, p));
   own.filter((p) => p !== alone).forEach((p) => size(bench, p));
@@ -192,34 +91,31 @@ function bearsShaping(bench: Bench, places: readonly SizingPlace[]): boolean {
   );
 }
 
-/** What is left round a thin element before it is sized, on the diameter, mm. */
-const ROUND_IT = 3;
+/** What is nearer than this is one size, mm. */
+const HAIR = 1e-6;
 
-/** What is thin is roughed by itself before a place of it is sized: shaped from the thick it would be twisted off there. */
-function roughDown(bench: Bench, elementId: string): void {
-  const { work, wood, writer } = bench;
+/** Whether a feature is so wide that its stock has nothing left for sanding round it. */
+function isAsWideAsStock({ work, leave }: Bench, elementId: string): boolean {
   const span = work.outline.spans.find((s) => s.element.id === elementId);
-  const body = bench.withoutTips(elementId);
-  const [x0, x1] = [body[0]?.x0 ?? 0, body.at(-1)?.x1 ?? 0];
-  const r = (bench.widest(x0, x1) + ROUND_IT) / 2;
-  const before = bench.widest(0, work.outline.length) / 2;
-  if (!span || x1 - x0 < 0.5 || r > before - ROUGH) return;
-  const title = `Rough the ${nameOf(span.element)} down`;
-  writer.cut({
-    wood,
-    doing: 'rough',
-    subject: elementId,
-    profile: bench.told([{ elementId: '', x0, r0: r, x1, r1: r, bulge: 0 }]),
-    title,
-    ...bench.pressing,
-    words: [
-      `Round to ${len(2 * r)}, from ${len(bench.from(x0))} to ${len(bench.from(x1))} ${fromWords(fromOf(bench.datum('reference')))}.`,
-    ],
-    tool: work.rougher,
-    speed: bench.speed('rough'),
-    minutes: each(
-      MINUTES.rough / 2 + (MINUTES.roughPerCm3 * Math.PI * (x1 - x0) * (before ** 2 - r * r)) / 1000,
-    ),
+  return (
+    span !== undefined &&
+    extremes(work.outline, span.x0, span.x1).largest.diameter + 2 * leave > work.stock.across
+  );
+}
+
+/** Whether an axis that leans crosses a feature: what it leaves there of the first is rubbed by hand, and not sanded down. */
+function isCrossed({ work }: Bench, elementId: string): boolean {
+  const span = work.outline.spans.find((s) => s.element.id === elementId);
+  return work.part.turnings.slice(1).some((turning) => {
+    const { at, along } = placementOf(turning.axis);
+    const x1 = at[0] + along[0] * outlineOf(turning).length;
+    const aside = work.stock.across * Math.hypot(along[1], along[2]);
+    return (
+      span !== undefined &&
+      aside > 0 &&
+      span.x0 < Math.max(at[0], x1) + aside &&
+      span.x1 > Math.min(at[0], x1) - aside
+    );
   });
 }
 
@@ -276,7 +172,10 @@ export function shapeOne(bench: Bench, elementId: string, sized?: SizingPlace): 
   );
   const cut = work.cuts.find((c) => c.elementId === elementId);
   const element = work.outline.spans.find((s) => s.element.id === elementId)?.element;
-  const leave = work.bare.has(elementId) ? 0 : bench.leave;
+  const leave =
+    work.bare.has(elementId) || isAsWideAsStock(bench, elementId) || isCrossed(bench, elementId)
+      ? 0
+      : bench.leave;
   stretches.forEach((body, i) =>
     writer.cut({
       wood,
@@ -377,22 +276,54 @@ export function spotWords(bench: Bench, end: PartEnd, byHand: boolean): string {
     : `Leave it clean from the tool${finish}.`;
 }
 
-/** Further axes are turned after everything on the first. */
+/** Further axes are turned after everything on the first, and rubbed while they turn. */
 export function furtherAxes(bench: Bench, hold: (turning: Turning) => void): void {
   const { work, wood, writer } = bench;
   for (const turning of work.part.turnings.slice(1)) {
     hold(turning);
-    const outline = outlineOf(turning);
-    const [along] = placementOf(turning.axis).at;
+    const { segments } = outlineOf(turning);
+    const from = alongFurther(bench, turning);
+    const x1 = segments.at(-1)?.x1 ?? 0;
     writer.cut({
       wood,
       doing: 'shape',
       subject: turning.id,
-      profile: bench.told(outline.segments.map((s) => ({ ...s, x0: s.x0 + along, x1: s.x1 + along }))),
+      profile: bench.told(segments.map((s) => ({ ...s, x0: s.x0 + from, x1: s.x1 + from }))),
       title: 'Turn about the further axis',
       words: ['The tool meets wood on part of each turn only: light cuts, slow.'],
       speed: bench.speed('rough'),
       minutes: each(2 * MINUTES.shape),
     });
+    if (work.sanding.length > 0)
+      writer.treat({
+        wood,
+        how: 'sanded',
+        subject: turning.id,
+        pass: 'further axis',
+        from: bench.datum('reference'),
+        stretches: [
+          {
+            on: [{ of: 'skin', id: bench.shapeId(turning.id) }],
+            x0: bench.from(from),
+            x1: bench.from(from + x1),
+          },
+        ],
+        title: 'Sand what is turned about the further axis',
+        words: [
+          `${work.sanding.map((g) => g.grit).join(', ')}, on a stiff pad that does not follow into the gap: cloth would catch on what swings past.`,
+        ],
+        speed: bench.speed('sand'),
+        minutes: each(MINUTES.shape),
+      });
   }
+}
+
+/**
+ * Where the profile of a further axis begins, as lengths along that axis are told: from the foot of the reference end on
+ * it. An axis that leans makes them shorter than along the first. mm of the part
+ */
+function alongFurther(bench: Bench, { axis }: Turning): number {
+  const { at, along } = placementOf(axis);
+  const waste = bench.waste('reference');
+  return (at[0] + waste) * along[0] + at[1] * along[1] + at[2] * along[2] - waste;
 }

@@ -1,7 +1,7 @@
 import type { TurningStage } from '../../measure/index.js';
 import { facesLeft, PART_ENDS, type DecorationKind } from '../../pattern/index.js';
 import { MADE_AS, type SurfaceRef } from '../shop.js';
-import { tipName, type Bench } from './bench.js';
+import { reachOf, tipName, type Bench } from './bench.js';
 import { each, MINUTES } from './minutes.js';
 
 type Surface = Pick<SurfaceRef, 'of' | 'id'>;
@@ -93,13 +93,42 @@ function burnish(bench: Bench): void {
   });
 }
 
-/** All that is sanded or coated of the outside. */
+/** All that is sanded or coated of the outside about the first axis: what further axes took is left out. */
 const stretchesOf = (bench: Bench) =>
-  runs(bench).map(({ ids, x0, x1 }) => ({
-    on: shaped(bench, ids),
-    x0: bench.from(x0),
-    x1: bench.from(x1),
-  }));
+  runs(bench).flatMap(({ ids, x0, x1 }) => {
+    const on = shaped(bench, ids);
+    const cuts = furtherReach(bench).filter((x) => x > x0 && x < x1);
+    const edges = [x0, ...cuts, x1];
+    return edges.slice(1).flatMap((to, i) => {
+      const from = edges[i] ?? x0;
+      const left = cuts.length === 0 ? on : on.filter((surface) => bench.stands(surface, from, to));
+      return left.length === 0 ? [] : [{ on: left, x0: bench.from(from), x1: bench.from(to) }];
+    });
+  });
+
+/** Where what was turned about further axes begins and ends, in order. mm of the part */
+const furtherReach = (bench: Bench): number[] =>
+  bench.work.part.turnings
+    .slice(1)
+    .flatMap(({ id }) => bench.now.body.skins.filter((s) => s.id === bench.shapeId(id)))
+    .flatMap((skin) => Object.values(reachOf(skin)).map((at) => at - bench.x(0)))
+    .sort((a, b) => a - b);
+
+/** What was turned about further axes gets its finish with the rest. */
+const furtherStretches = (bench: Bench) =>
+  bench.work.part.turnings.slice(1).flatMap(({ id }) =>
+    bench.now.body.skins
+      .filter((s) => s.id === bench.shapeId(id))
+      .map((skin) => {
+        const { x0, x1 } = reachOf(skin);
+        const first = bench.x(0);
+        return {
+          on: [{ of: 'skin' as const, id: skin.id }],
+          x0: bench.from(x0 - first),
+          x1: bench.from(x1 - first),
+        };
+      }),
+  );
 
 const TITLES: Record<DecorationKind, string> = {
   'burnt line': 'Burn the line',
@@ -145,7 +174,7 @@ export function coat(bench: Bench, turning: boolean): void {
     const byHand = one.turning && !turning;
     if (byHand ? flats.length === 0 : one.turning !== turning) return;
     const last = i === work.coats.length - 1;
-    const round = byHand ? [] : [...stretchesOf(bench), ...insides(bench)];
+    const round = byHand ? [] : [...stretchesOf(bench), ...furtherStretches(bench), ...insides(bench)];
     writer.treat({
       wood,
       how: 'coated',

@@ -34,8 +34,9 @@ function cutFreely(bench: Bench): EndWork {
 
 const stubRadius = (bench: Bench): number => Math.max(STUB, bench.nib(bench.lie.tail).diameter) / 2;
 
-/** Radius that it was roughed to, mm; somewhat more than is drawn. */
-const roughed = (bench: Bench): number => bench.widest(0, bench.work.outline.length) / 2 + ROUGHED;
+/** Radius that it was roughed to, mm; somewhat more than is drawn, and never thinner than a centre wants. */
+const roughed = (bench: Bench): number =>
+  Math.max(bench.widest(0, bench.work.outline.length) / 2 + ROUGHED, STUB / 2);
 const ROUGHED = 1;
 
 /** Drawn places that may be the weakest, and where a tip that is cut later leaves off. */

@@ -7,7 +7,8 @@ import { refuseHollow } from './hollows.js';
 import { each, MINUTES } from './minutes.js';
 import { NoWay } from './noWay.js';
 import { fitIn } from './prepare.js';
-import { rough } from './shape.js';
+import { rough } from './roughing.js';
+
 import { coat, surface } from './surface.js';
 import { turn } from './turn.js';
 

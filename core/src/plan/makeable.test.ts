@@ -1,0 +1,194 @@
+import { dim } from '../measure/index.js';
+import {
+  checkPattern,
+  STARTING_FORMS,
+  type CrossHole,
+  type Decoration,
+  type Element,
+  type Hole,
+  type Part,
+  type PatternBody,
+  type Turning,
+} from '../pattern/index.js';
+import { tenonDiameter } from '../pattern/tenonFit.js';
+import { workshopFor } from './exampleRoute.js';
+import { exampleInputs } from './exampleShop.js';
+import { plan } from './index.js';
+
+/**
+ * Parts that any turner makes, as one would see it from the drawing. None may Stop in the way of holding that is taken
+ * when nobody chooses one, nor in any that is offered without lacking something.
+ */
+const cylinder = (id: string, length: number): Element => ({ kind: 'cylinder', id, length: dim(length) });
+const shoulder = (id: string, endDiameter: number): Element => ({
+  kind: 'shoulder',
+  id,
+  endDiameter: dim(endDiameter),
+});
+const partOf = (start: number, elements: Element[], rest: Partial<Part> = {}): Part => ({
+  id: 'p',
+  name: 'Post',
+  perItem: 1,
+  materialId: 'maple',
+  turnings: [{ id: 't', startDiameter: dim(start), elements }],
+  holes: [],
+  ...rest,
+});
+const bore = (from: 'reference' | 'far', ...steps: [diameter: number, depth: number][]): Hole => ({
+  id: `bore ${from} ${steps[0]?.[0] ?? 0}`,
+  name: `bore in the ${from} end`,
+  from,
+  steps: steps.map(([diameter, depth]) => ({ diameter: dim(diameter), depth: dim(depth) })),
+  pointAngle: 118,
+  through: false,
+});
+const across = (at: number, diameter: number): CrossHole => ({
+  id: 'cross',
+  name: 'cord hole',
+  from: 'reference',
+  at: dim(at),
+  angle: 0,
+  diameter: dim(diameter),
+  through: true,
+});
+const peg = (id: string, hole: number): Element => ({
+  kind: 'tenon',
+  id,
+  length: dim(15),
+  hole: dim(hole),
+  fit: 'glue',
+});
+
+const DOWELS = [5, 6, 7, 7.9, 8, 12].flatMap((d) =>
+  [40, 120].map((long) => partOf(d, [cylinder('rod', long)])),
+);
+const AFTER_A_PEG = [
+  partOf(tenonDiameter(10, 'glue'), [peg('peg', 10), shoulder('s', 24), cylinder('body', 50)]),
+  partOf(24, [cylinder('body', 50), peg('peg', 10)]),
+  partOf(tenonDiameter(8, 'glue'), [peg('one', 8), shoulder('s', 24), cylinder('body', 50), peg('other', 8)]),
+];
+const curve = (kind: 'ogee', id: string, endDiameter: number, side: 'out' | 'in'): Element => ({
+  kind,
+  id,
+  length: dim(24),
+  endDiameter: dim(endDiameter),
+  side,
+});
+const CURVES = (['out', 'in'] as const).flatMap((side) => [
+  partOf(30, [curve('ogee', 'o', 16, side), cylinder('body', 40)]),
+  partOf(16, [cylinder('body', 40), curve('ogee', 'o', 30, side), cylinder('foot', 10)]),
+]);
+const BALLOONS = [
+  partOf(12, [
+    cylinder('neck', 20),
+    { kind: 'balloon', id: 'b', length: dim(60), diameter: dim(28), endDiameter: dim(14), ball: 'first' },
+    cylinder('end', 10),
+  ]),
+  partOf(14, [
+    cylinder('end', 10),
+    { kind: 'balloon', id: 'b', length: dim(60), diameter: dim(28), endDiameter: dim(12), ball: 'last' },
+    cylinder('neck', 20),
+  ]),
+];
+const SOCKETS = [
+  partOf(24, [cylinder('land', 6), shoulder('s', 30), cylinder('body', 60)], {
+    holes: [bore('reference', [12, 30])],
+  }),
+  partOf(30, [cylinder('body', 60), shoulder('s', 24), cylinder('land', 6)], {
+    holes: [bore('far', [12, 30])],
+  }),
+  partOf(30, [cylinder('body', 80)], { holes: [bore('reference', [16, 10], [10, 30])] }),
+  partOf(30, [cylinder('body', 80)], { holes: [bore('reference', [20, 6], [12, 20], [6, 40])] }),
+  partOf(30, [cylinder('body', 80)], { holes: [bore('reference', [10, 25]), bore('far', [8, 20])] }),
+  partOf(30, [cylinder('body', 80)], { holes: [bore('far', [16, 6]), bore('far', [4, 30])] }),
+  partOf(30, [cylinder('body', 80)], { holes: [bore('reference', [16, 12])], crossHoles: [across(6, 4)] }),
+];
+const square = (shoulderForm: 'square' | 'rolled'): Element => ({
+  kind: 'square',
+  id: 'sq',
+  length: dim(60),
+  across: dim(40),
+  endDiameter: dim(26),
+  shoulder: shoulderForm,
+  ...(shoulderForm === 'rolled' ? { roll: dim(16) } : {}),
+});
+const BEADS_AS_WIDE = (['square', 'rolled'] as const).flatMap((form) =>
+  [38, 39, 40].map((crown) =>
+    partOf(40, [
+      square(form),
+      cylinder('neck', 8),
+      { kind: 'bead', id: 'bead', length: dim(16), crown: dim(crown) },
+      cylinder('shaft', 60),
+    ]),
+  ),
+);
+const further = (shift: number, tilt: number): Turning => ({
+  id: 't2',
+  startDiameter: dim(20),
+  axis: { shift: dim(shift), direction: 0, tilt, along: dim(20) },
+  elements: [cylinder('hook', 10)],
+});
+const HOOKS = [
+  [3, 0],
+  [5, 0],
+  [0, 3],
+  [2, 2],
+  [0, 5],
+].map(([shift = 0, tilt = 0]): Part => {
+  const part = partOf(30, [cylinder('grip', 40), shoulder('s', 24), cylinder('rest', 50)]);
+  return { ...part, turnings: [part.turnings[0], further(shift, tilt)] };
+});
+const decorated = (kind: Decoration['kind'], elementId: string): Part =>
+  partOf(24, [cylinder('a', 20), cylinder('b', 20), peg('peg', 10)], {
+    decorations: [{ id: 'd', kind, elementId, from: dim(0), width: dim(20) }],
+  });
+const DECORATED = (['texture', 'colour', 'burnt line'] as const).flatMap((kind) =>
+  ['a', 'b'].map((on) => decorated(kind, on)),
+);
+
+const ALL: Record<string, Part[]> = {
+  'a dowel': DOWELS,
+  'a piece with a peg': AFTER_A_PEG,
+  'a piece with an ogee': CURVES,
+  'a piece with a balloon': BALLOONS,
+  'a piece with a socket, a step in it, or bores from both ends': SOCKETS,
+  'a leg with a bead as wide as its square': BEADS_AS_WIDE,
+  'a hook about a further axis': HOOKS,
+  'a decoration all over its element': DECORATED,
+};
+
+const stopsOf = (body: PatternBody): string[] => {
+  const { stock, order, schools } = exampleInputs(1);
+  const refused = checkPattern(body).map(({ why }) => why);
+  if (refused.length > 0) return refused;
+  const workshop = workshopFor(body);
+  const [first] = plan(body, workshop, stock, { ...order, mount: null }, schools).parts;
+  const ways = first.mounts.filter((m) => m.missing.length === 0).map((m) => m.kind);
+  return [null, ...ways].flatMap((mount) =>
+    plan(body, workshop, stock, { ...order, mount }, schools)
+      .findings.filter((f) => f.severity === 'stop')
+      .map((f) => `${mount ?? 'as usual'}: ${f.what} ${f.why}`),
+  );
+};
+const bodyOf = (part: Part): PatternBody => ({
+  ...exampleInputs(1).pattern,
+  kind: 'other',
+  parts: [part],
+  hardware: [],
+  joins: [],
+});
+
+describe('what any turner makes does not Stop', () => {
+  it.each(Object.keys(ALL))('%s', (name) => {
+    expect(ALL[name]!.flatMap((part, i) => stopsOf(bodyOf(part)).map((s) => `${i}, ${s}`))).toEqual([]);
+  });
+
+  it('a top on a stem of any thickness', () => {
+    const top = STARTING_FORMS.find((f) => f.id === 'launched-top')!;
+    for (const stem of [8, 10, 12, 12.7, 14])
+      expect([stem, stopsOf({ ...top.body({ stem: dim(stem) }, 'maple'), hardware: [] })]).toEqual([
+        stem,
+        [],
+      ]);
+  });
+});
