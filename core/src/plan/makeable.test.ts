@@ -183,6 +183,19 @@ describe('what any turner makes does not Stop', () => {
     expect(ALL[name]!.flatMap((part, i) => stopsOf(bodyOf(part)).map((s) => `${i}, ${s}`))).toEqual([]);
   });
 
+  it.each(['reference', 'far'] as const)(
+    'a stopper on its mandrel, with its hardware in the %s end',
+    (end) => {
+      const { pattern } = exampleInputs(1);
+      const fitted = { ...pattern, hardware: pattern.hardware.map((h) => ({ ...h, end })) };
+      expect(fitted.hardware.length).toBeGreaterThan(0);
+      const part = partOf(36, [cylinder('foot', 30), cylinder('top', 50)]);
+      expect(stopsOf({ ...fitted, kind: 'other', parts: [{ ...part, id: pattern.parts[0].id }] })).toEqual(
+        [],
+      );
+    },
+  );
+
   it('a top on a stem of any thickness', () => {
     const top = STARTING_FORMS.find((f) => f.id === 'launched-top')!;
     for (const stem of [8, 10, 12, 12.7, 14])

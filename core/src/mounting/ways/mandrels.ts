@@ -5,7 +5,7 @@ import { fixture, lacking } from '../lack.js';
 import { drawnIn } from './drawBar.js';
 
 /** A mandrel that takes the kit's thread runs true with the hardware: flush stays flush. */
-export const onMandrel: WayOfHolding = ({ mandrelThread: thread }, workshop) => {
+export const onMandrel: WayOfHolding = ({ mandrelThread: thread, kitEnd }, workshop) => {
   if (thread === undefined) return [];
   const mandrel = mandrelFor(workshop, thread);
   const live = liveCentre(workshop);
@@ -16,6 +16,7 @@ export const onMandrel: WayOfHolding = ({ mandrelThread: thread }, workshop) => 
     why: 'It runs true with the hardware, so that the base stays flush all round.',
     headstock: mandrel?.name ?? `mandrel for ${thread}`,
     tailstock: live?.name ?? null,
+    ...(kitEnd ? { headstockEnd: kitEnd } : {}),
     wasteTail: workshop.allowances.wasteTail,
     reach: (mandrel?.reach ?? 0) + (washer?.length ?? 0),
     ...lacking(
