@@ -70,7 +70,7 @@ function goneOn(
     left: new Set(rest.map((o) => o.id)),
     otherwise: made.flatMap((step) => differs(step, now.get(step.id)) ?? []),
     gone: made.filter((s) => !now.has(s.id)),
-    lost: covers(end, goals).map((f) => f.what),
+    lost: covers(end, goals, operationsOf(after)).map((f) => f.what),
   };
 }
 

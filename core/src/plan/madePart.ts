@@ -78,7 +78,7 @@ export function madePart(
     steps: withChecks(ownStepsLocked(glued ? takingMate(steps, glued) : steps), part, inputs.pattern, ofItem),
     findings: [
       ...played.findings.map(ofPart),
-      ...answeredFor(covers(played.end, goalsOf(work)), decided, own).map(ofPart),
+      ...answeredFor(covers(played.end, goalsOf(work), route.operations), decided, own).map(ofPart),
       ...(glued ? spoiltShaft(played.end, glued, inputs.pattern) : []),
       ...leftOutNotes(decided, own).map(ofPart),
     ],

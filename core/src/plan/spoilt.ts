@@ -48,7 +48,7 @@ export function spoilt(
   const left = new Set(rest.map((o) => o.id));
   const goals = goalsOf({ part, outline: plan.outline, holes: plan.holes });
   return {
-    lost: covers(end, goals).map((f) => f.what),
+    lost: covers(end, goals, operationsOf(own)).map((f) => f.what),
     left: own.filter((s) => left.has(s.id)),
   };
 }

@@ -16,7 +16,7 @@ import {
   type Placement,
   type Unlike,
 } from '../pattern/index.js';
-import { bodyOfPart, sourceOf } from './operation.js';
+import { bodyOfPart, sourceOf, type Operation } from './operation.js';
 import { MADE_AS, type PieceIn, type Shop, type Wood } from './shop.js';
 
 /**
@@ -32,19 +32,28 @@ const ASIDE = 0.15;
  * Whether what is left at the end is what is drawn, as geometry: every drawn surface is looked for in the wood,
  * and every surface of the wood in the drawing. What hardware asks of a part must be drawn in it by then. What is
  * drawn and not made, or made and not drawn, is a Stop.
+ * @param operations what made it, to be called by their titles
  */
-export function covers(end: Shop, parts: readonly Part[]): Finding[] {
+export function covers(
+  end: Shop,
+  parts: readonly Part[],
+  operations: readonly Pick<Operation, 'id' | 'title'>[] = [],
+): Finding[] {
+  const called: Called = (by) => operations.find((o) => o.id === by)?.title ?? 'A cut';
   return parts.flatMap((part) => {
     const made = end.woods.flatMap((wood) =>
       wood.pieces.filter((p) => p.partId === part.id).map((piece) => ({ wood, piece })),
     );
     if (made.length === 0) return [missing(part)];
     return made.flatMap(({ wood, piece }) => [
-      ...shapeFindings(part, wood, piece),
+      ...shapeFindings(part, wood, piece, called),
       ...decorationFindings(part, wood, piece),
     ]);
   });
 }
+
+/** What made a surface, by the name of its operation. */
+type Called = (by: string) => string;
 
 const missing = (part: Part): Finding => ({
   id: `route.cover.${part.id}`,
@@ -56,7 +65,7 @@ const missing = (part: Part): Finding => ({
   remedy: 'Make it, or take it out of the pattern.',
 });
 
-function shapeFindings(part: Part, wood: Wood, piece: PieceIn): Finding[] {
+function shapeFindings(part: Part, wood: Wood, piece: PieceIn, called: Called): Finding[] {
   const drawn = bodyAt(drawnBody(part), piece.at);
   const left = bodyOfPart(wood.body, sourceOf(wood, piece));
   const bored = new Set([...drawn.drilled, ...left.drilled].map((d) => d.id));
@@ -65,7 +74,7 @@ function shapeFindings(part: Part, wood: Wood, piece: PieceIn): Finding[] {
   const extra = unlikeSurfaces(left, drawn, off);
   const named = lost.map((u) => drawnFinding(part, u));
   // what is seen from both sides is said once, by the name that is drawn
-  return named.length > 0 ? named : extra.map((u) => madeFinding(part, u));
+  return named.length > 0 ? named : extra.map((u) => madeFinding(part, u, called));
 }
 
 /** What is drawn, where it lies in its wood. */
@@ -103,12 +112,12 @@ function drawnFinding(part: Part, { by, elementId, is }: Unlike): Finding {
   };
 }
 
-const madeFinding = (part: Part, { by, elementId }: Unlike): Finding => ({
+const madeFinding = (part: Part, { by, elementId }: Unlike, called: Called): Finding => ({
   id: `route.cover.${part.id}.made.${by}.${elementId ?? ''}`,
   severity: 'stop',
   stage: 'turn',
   partId: part.id,
-  what: `${part.name}: ${by} leaves what is not drawn.`,
+  what: `${part.name}: “${called(by)}” leaves what is not drawn.`,
   why: 'The surface that is left there is not the one that is drawn.',
   remedy: 'Cut it away, or draw it.',
 });

@@ -22,7 +22,7 @@ export interface Played {
 export function play(route: Route, lengths: Lengths, from: Shop = EMPTY_SHOP): Played {
   const before: Shop[] = [];
   const locks = new Map<OpId, Lock[]>();
-  const findings: Finding[] = [];
+  const findings: Stop[] = [];
   let shop = from;
   const users = new Map<string, OpId[]>();
   const holds: PastHold[] = [];
@@ -43,7 +43,7 @@ export function play(route: Route, lengths: Lengths, from: Shop = EMPTY_SHOP): P
         users.set(need.uses, [...(users.get(need.uses) ?? []), operation.id]);
     shop = after;
   }
-  return { before, end: shop, locks, findings };
+  return { before, end: shop, locks, findings: folded(findings) };
 }
 
 const TWICE = {
@@ -105,16 +105,39 @@ function locksOf({ id }: Operation, needs: readonly Need[]): Lock[] {
   return [...locks.values()];
 }
 
-const stop = (
-  { id, title }: Operation,
-  i: number,
-  { what, why, remedy, final }: Extract<Need, { met: false }>,
-): Finding => ({
-  id: `route.${id}.${i}`,
-  severity: 'stop',
-  stage: 'turn',
-  what: `${title}: ${what}`,
-  why,
-  remedy,
-  ...(final ? { final } : {}),
+/** A Stop of an operation, with what it needs apart from whose it is. */
+interface Stop {
+  title: string;
+  need: Extract<Need, { met: false }>;
+  finding: Finding;
+}
+
+const stop = ({ id, title }: Operation, i: number, need: Extract<Need, { met: false }>): Stop => ({
+  title,
+  need,
+  finding: {
+    id: `route.${id}.${i}`,
+    severity: 'stop',
+    stage: 'turn',
+    what: `${title}: ${need.what}`,
+    why: need.why,
+    remedy: need.remedy,
+    ...(need.final ? { final: need.final } : {}),
+  },
 });
+
+/** What several operations lack alike is one Stop: that of the first, with the others named under it. */
+function folded(stops: readonly Stop[]): Finding[] {
+  const groups = new Map<string, Stop[]>();
+  for (const one of stops) {
+    const { what, why, remedy, final } = one.need;
+    const key = [what, why, remedy, final].join('\n');
+    groups.set(key, [...(groups.get(key) ?? []), one]);
+  }
+  return [...groups.values()].flatMap(([first, ...others]) => {
+    if (!first) return [];
+    const titles = [...new Set(others.map((o) => o.title))].filter((title) => title !== first.title);
+    if (titles.length === 0) return [first.finding];
+    return [{ ...first.finding, why: `${first.finding.why} So it is at: ${titles.join(', ')}.` }];
+  });
+}

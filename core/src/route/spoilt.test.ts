@@ -141,9 +141,16 @@ describe('a spoilt route is caught', () => {
     expect(spoilt(top, without('rough:top')).stops).toContain('It is not round here yet.');
   });
 
+  it('is one Stop where several operations lack the same: the first, with the others named under it', () => {
+    const { played } = spoilt(stopper, without('hold:vise:blank'));
+    const unheld = played.findings.filter((f) => f.what.endsWith('Nothing holds it.'));
+    expect(unheld.map((f) => f.what)).toEqual(['Square the first end: Nothing holds it.']);
+    expect(unheld[0]!.why).toContain('So it is at: Drill for the insert');
+  });
+
   it('that drills what nothing holds, or holds two things at once', () => {
     expect(spoilt(stopper, without('hold:vise:blank')).stops).toContain(
-      'Drill for the insert: Nothing holds it.',
+      'Square the first end: Nothing holds it.',
     );
     expect(spoilt(top, without('hold:off:body blank:vise')).stops).toContain('body blank is still held.');
   });
