@@ -27,7 +27,7 @@ const bore = (steps: [number, number][], through: boolean): Hole => ({
   steps: steps.map(([d, deep]) => ({ diameter: dim(d), depth: dim(deep) })),
 });
 function wished(part: Part, more: Partial<MountWish> = {}): MountWish {
-  const plain = { kit: undefined, kitEnd: undefined, mandrelThread: undefined, kind: 'other' as const };
+  const plain = { kit: undefined, kitEnd: undefined, mandrelThread: undefined };
   return { ...plain, part, outline: outlineOf(part.turnings[0]), holes: part.holes, ...more };
 }
 const pin: Part = {
@@ -40,10 +40,7 @@ const pin: Part = {
 };
 
 const WISHES: [string, MountWish][] = [
-  ...STARTING_FORMS.map((f): [string, MountWish] => {
-    const { kind, parts } = f.body({}, 'maple');
-    return [f.id, wished(parts[0], { kind })];
-  }),
+  ...STARTING_FORMS.map((f): [string, MountWish] => [f.id, wished(f.body({}, 'maple').parts[0])]),
   [
     'what is turned beside its axis',
     wished({

@@ -1,6 +1,6 @@
 import type { Kit } from '../hardware/index.js';
 import type { Material } from '../material/index.js';
-import type { Hole, ItemKind, Outline, Part, PartEnd } from '../pattern/index.js';
+import type { Hole, Outline, Part, PartEnd } from '../pattern/index.js';
 import type { Workshop } from '../workshop/index.js';
 import type { Lack } from './lack.js';
 import type { StackItem } from './stack.js';
@@ -110,7 +110,6 @@ export interface StandingShaft {
 
 export interface MountWish {
   part: Part;
-  kind: ItemKind;
   outline: Outline;
   kit: Kit | undefined;
   kitEnd: PartEnd | undefined;

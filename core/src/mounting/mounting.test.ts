@@ -36,7 +36,6 @@ const wish = (
   };
   return {
     part,
-    kind: 'handle',
     outline: outlineOf(part.turnings[0]),
     kit: undefined,
     kitEnd: undefined,
@@ -61,6 +60,13 @@ const bore: Hole = {
   steps: [{ diameter: dim(4), depth: dim(20) }],
 };
 
+const ball = (across: number) =>
+  outlineOf({
+    id: 't',
+    startDiameter: dim(0),
+    elements: [{ kind: 'sphere', id: 's', diameter: dim(across), endDiameter: dim(0) }],
+  });
+
 describe('ways to hold', () => {
   it('takes the kit’s mandrel first when the workshop has it, and not when it has not', () => {
     expect(proposeMounts(wish({ mandrelThread: 'M8' }), workshop)[0]?.kind).toBe('mandrel');
@@ -75,10 +81,39 @@ describe('ways to hold', () => {
   });
 
   it('sizes the tenon to the best grip of jaws no wider than the piece', () => {
-    const chuck = proposeMounts(wish({ kind: 'finial' }), workshop)[0];
-    expect(chuck?.tenon).toEqual({ diameter: 20, length: 12 });
-    const thin = proposeMounts(wish({ kind: 'finial', diameter: 10 }), workshop);
-    expect(thin.find((m) => m.kind === 'chuck')?.missing).toHaveLength(1);
+    const inChuck = (w: MountWish) => proposeMounts(w, workshop).find((m) => m.kind === 'chuck');
+    expect(inChuck(wish())?.tenon).toEqual({ diameter: 20, length: 12 });
+    expect(inChuck(wish({ diameter: 10 }))?.missing).toHaveLength(1);
+  });
+
+  it('takes the chuck first for what is short and runs out to a tip that shows, whatever it is called', () => {
+    const tipped = (long: number, end: number) => {
+      const w = wish();
+      const elements: Element[] = [
+        { kind: 'cylinder', id: 'a', length: dim(10) },
+        { kind: 'taper', id: 'b', length: dim(long - 10), endDiameter: dim(end) },
+      ];
+      const outline = outlineOf({ ...w.part.turnings[0], elements });
+      return proposeMounts({ ...w, outline }, workshop)[0]?.kind;
+    };
+    expect([tipped(60, 0), tipped(60, 5), tipped(60, 12), tipped(120, 0)]).toEqual([
+      'chuck',
+      'chuck',
+      'between centres',
+      'between centres',
+    ]);
+    expect(kinds({ ...wish(), outline: ball(40) }, workshop).slice(0, 2)).toEqual([
+      'between centres',
+      'chuck',
+    ]);
+  });
+
+  it('leaves out what cannot turn about a further axis', () => {
+    const w = wish();
+    const axis = { shift: dim(3), direction: 0, tilt: 0 };
+    const second = { ...w.part.turnings[0], id: 't2', axis };
+    const part: Part = { ...w.part, turnings: [w.part.turnings[0], second] };
+    expect(kinds({ ...w, part }, workshop)).not.toContain('chuck');
   });
 });
 
@@ -96,7 +131,7 @@ describe('what the lathe must have', () => {
   it('is stiffness: a slender piece whips, a free one chatters', () => {
     expect(ids(wish({ diameter: 8 }), { diagonal: 20, length: 110 })).toEqual(['mount.slender.p']);
     const free = { ...workshop, centres: [] };
-    const chuck = proposeMounts(wish({ kind: 'finial' }), free)[0];
+    const chuck = proposeMounts(wish(), free).find((m) => m.kind === 'chuck')!;
     expect(mountFindings(chuck, held(wish(), { diagonal: 40, length: 110 }), free).map((f) => f.id)).toEqual([
       'mount.overhang.p',
     ]);
@@ -191,7 +226,7 @@ describe('ways by what the work is', () => {
   });
 
   it('a ball in cups and between friction faces; both say what is missing', () => {
-    const cups = proposeMounts(wish({ kind: 'ball', diameter: 60, length: 60 }), workshop);
+    const cups = proposeMounts({ ...wish(), outline: ball(60) }, workshop);
     expect(cups.find((m) => m.kind === 'cups')?.missing[0]).toContain('cups between ⟦30⟧ and ⟦60⟧');
     expect(cups.map((m) => m.kind)).toContain('friction pair');
   });
@@ -218,7 +253,7 @@ describe('what a bead and a cove ask of the holding', () => {
   const outlineWith = (start: number, ...elements: Element[]): MountWish => {
     const turning: Turning = { id: 't', startDiameter: dim(start), elements };
     const part = { ...wish().part, turnings: [turning] } as Part;
-    return { ...wish(), kind: 'finial', part, outline: outlineOf(turning) };
+    return { ...wish(), part, outline: outlineOf(turning) };
   };
   const shaft = (id: string): Element => ({ kind: 'cylinder', id, length: dim(80) });
 
@@ -259,7 +294,7 @@ describe('what must fit the lathe', () => {
   const lathe = { ...workshop.lathe, spindleThread: 'M33 × 3.5', taper: 'MT2' };
   const fitted = (fits: string) => {
     const shop = { ...workshop, lathe, chucks: workshop.chucks.map((c) => ({ ...c, fits })) };
-    const chuck = proposeMounts(wish({ kind: 'finial' }), shop).find((m) => m.kind === 'chuck')!;
+    const chuck = proposeMounts(wish(), shop).find((m) => m.kind === 'chuck')!;
     return mountFindings(chuck, held(wish(), { diagonal: 40, length: 110 }), shop).map((f) => f.id);
   };
 

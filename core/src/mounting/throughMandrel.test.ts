@@ -43,7 +43,6 @@ function onRod(holes: Hole[], ...fixtures: Fixture[]) {
   const outline = outlineOf(part.turnings[0]);
   const wish = {
     part,
-    kind: 'handle' as const,
     outline,
     kit: undefined,
     kitEnd: undefined,

@@ -21,7 +21,7 @@ export interface HeldPart {
 /** @param shaft what it can be glued onto first; null where nothing is */
 export function heldPart(
   drawn: DrawnPart,
-  { pattern, workshop, order }: PlanInputs,
+  { workshop, order }: PlanInputs,
   own: OwnWays,
   shaft: StandingShaft | null = null,
 ): HeldPart {
@@ -29,7 +29,6 @@ export function heldPart(
   const mounts = proposeMounts(
     {
       part,
-      kind: pattern.kind,
       outline,
       kit: hardware?.kit,
       kitEnd: hardware?.fitted.end,

@@ -10,6 +10,7 @@ import {
   type MountWish,
   type WayOfHolding,
 } from '../mount.js';
+import { isBall, showsTip } from './ends.js';
 import { DRIVE_CENTRE, fixture, lacking, LIVE_CENTRE, SPUR_CENTRE } from '../lack.js';
 
 /** Between centres on a centre that slips rather than catches; a spur where there is no other. */
@@ -18,7 +19,6 @@ export const betweenCentres: WayOfHolding = (wish, workshop) => {
   const spur = workshop.centres.find((c) => c.kind === 'spur');
   const drive = ring ?? spur;
   const drilled = drilledEnd(wish);
-  const slim = wish.kind === 'finial' || wish.kind === 'ornament';
   const base = driven(wish, workshop, drive);
   const plain: Mount = {
     ...base,
@@ -39,7 +39,10 @@ export const betweenCentres: WayOfHolding = (wish, workshop) => {
     ...fitsOf(spur, liveCentre(workshop)),
     reversal: 'Mark one spur and its slot: turned end for end it does not run true any more.',
   };
-  return [{ mount: plain, suits: slim ? 3 : 2 }, ...(ring && spur ? [{ mount: onSpur, suits: 4 }] : [])];
+  return [
+    { mount: plain, suits: showsTip(wish.outline) ? 3 : 2 },
+    ...(ring && spur ? [{ mount: onSpur, suits: 4 }] : []),
+  ];
 };
 
 function driven(wish: MountWish, workshop: Workshop, drive: Centre | undefined): Mount {
@@ -72,7 +75,7 @@ const FRICTION_PAIR = fixture('a friction pair', {
 /** Two padded faces that squeeze the work: nothing enters it, so finished ends stay whole. */
 export const frictionPair: WayOfHolding = (wish, workshop) => {
   const pair = workshop.fixtures?.find((f) => f.kind === 'friction pair');
-  const ball = wish.kind === 'ball';
+  const ball = isBall(wish.outline);
   if (!pair && !ball) return [];
   const { segments } = wish.outline;
   // a rounded end is not squeezed between flat faces

@@ -11,6 +11,7 @@ import {
   type WayOfHolding,
 } from '../mount.js';
 import { CHUCK, jawsUpTo, lacking } from '../lack.js';
+import { showsTip } from './ends.js';
 import { drawnIn } from './drawBar.js';
 
 /** Tenon and jaws: the shoulder seats, the tenon stays short of the bottom. mm */
@@ -44,7 +45,7 @@ export const inChuck: WayOfHolding = (wish, workshop) => {
     stack: found ? [{ what: found.jaws.name, length: found.jaws.depth }] : [],
     reversal: reversedIn(wish, workshop),
   });
-  return [{ mount, suits: wish.kind === 'finial' || wish.kind === 'ornament' ? 2 : 3 }];
+  return [{ mount, suits: showsTip(wish.outline) ? 2 : 3 }];
 };
 
 function bestJaws(widest: number, chucks: readonly Chuck[]): { chuck: Chuck; jaws: Jaws } | undefined {

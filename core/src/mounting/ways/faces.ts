@@ -2,6 +2,7 @@ import { len } from '../../measure/index.js';
 import { widestOf } from '../../pattern/index.js';
 import { fitsOf, liveCentre, plainMount, type WayOfHolding } from '../mount.js';
 import { fixture, lacking } from '../lack.js';
+import { isBall } from './ends.js';
 import { reversedIn } from './chucked.js';
 
 /** Longer than this against its width a piece on a screw or a plate is levered off. */
@@ -54,7 +55,7 @@ export const onTapePlate: WayOfHolding = (wish, workshop) => {
 
 /** Cup chucks: a ball turned through three axes. */
 export const inCups: WayOfHolding = (wish, workshop) => {
-  if (wish.kind !== 'ball') return [];
+  if (!isBall(wish.outline)) return [];
   const cups = (workshop.fixtures ?? []).filter((f) => f.kind === 'cup');
   const widest = widestOf(wish.outline).diameter;
   const fitting = cups.filter((c) => c.diameter > widest / 2 && c.diameter < widest);
