@@ -48,7 +48,13 @@ export function heldPart(
       wasteDrive: mount.wasteDrive,
       wasteTail: mount.wasteTail,
       perBlank:
-        aloneInBlank({ ...drawn, drilling: drill.operations, mount }) === null
+        aloneInBlank({
+          ...drawn,
+          drilling: drill.operations,
+          mount,
+          perBlank: order.perBlank,
+          parting: workshop.allowances.parting,
+        }) === null
           ? Math.max(1, order.perBlank)
           : 1,
       pieces,

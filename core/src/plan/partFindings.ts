@@ -28,7 +28,7 @@ export function partFindings(part: Part, inputs: PlanInputs, draft: PartDraft): 
     ...[hardware, ...(draft.otherHardware ?? [])].flatMap((h) =>
       h?.needs.mating ? matingFindings(part, outline, h.fitted, h.needs.mating) : [],
     ),
-    ...perBlankFindings(part, order.perBlank, draft),
+    ...perBlankFindings(part, order.perBlank, draft, inputs.workshop.allowances.parting),
     ...besideSquare(part, draft, inputs.workshop.allowances.centring),
     ...mountChoiceFindings(part, inputs, mount),
     ...drilledEndFindings(part, outline, holes, mount),
@@ -85,8 +85,8 @@ const outlineFinding = (part: Part, elementId: string, why: string): Finding => 
   remedy: 'Change its dimensions; until then the drawing shows it straight.',
 });
 
-function perBlankFindings(part: Part, wished: number, draft: PartDraft): Finding[] {
-  const why = aloneInBlank({ ...draft, part });
+function perBlankFindings(part: Part, wished: number, draft: PartDraft, parting: number): Finding[] {
+  const why = aloneInBlank({ ...draft, part, perBlank: wished, parting });
   if (wished <= 1 || why === null) return [];
   return [
     {

@@ -9,12 +9,13 @@ import {
   type Force,
   type Load,
   type Section,
+  type Strength,
 } from '../stiffness/index.js';
 import { endNow } from './datum.js';
 import { unmet, type Need } from './need.js';
 import { cutsOf, reachOf, type Cuts, type Reach } from './outsides.js';
 import { woodOf, type Held, type Shop, type Wood } from './shop.js';
-import { freeBetween } from './spun.js';
+import { freeBetween, thinnest } from './spun.js';
 import type { Stretch } from './stretch.js';
 
 /** Beside a place a step may lie, mm. */
@@ -58,6 +59,13 @@ export function carriedNeeds(shop: Shop, id: string, { force, on, r }: Pressed):
   if (out < POINT) return [];
   const torque = newtons * out;
   const far = drivesLow ? on.x1 : on.x0;
+  if (
+    isStout(wood.body, cuts, between, strength, {
+      torque,
+      moment: held.tail ? 0 : newtons * Math.abs(far - (drivesLow ? from : to)),
+    })
+  )
+    return [];
   const loadAt = (x: number): Load => ({ torque, moment: held.tail ? 0 : newtons * Math.abs(far - x) });
   const thin = placesOf(wood.body, cuts, between)
     .map((x) => ({ section: sectionAt(wood.body, reach, x), load: loadAt(x) }))
@@ -82,6 +90,13 @@ const endsOf = (wood: Wood): [number, number] => [
   endNow(wood, 'low').at.at[0],
   endNow(wood, 'high').at.at[0],
 ];
+
+/** Most wood is far from its limit: solid, and at its thinnest as thick as the largest load anywhere wants. */
+const isStout = (body: Body, cuts: Cuts, { x0, x1 }: Stretch, strength: Strength, most: Load): boolean =>
+  body.drilled.length === 0 &&
+  body.form.kind !== 'joined' &&
+  body.skins.every((skin) => skin.side === 'outside') &&
+  2 * thinnest(cuts, x0, x1) >= leastDiameter(most, strength);
 
 /** How far the wood stands out at most where it is cut, mm. */
 const standsOut = (reach: Reach, { x0, x1 }: Stretch): number =>

@@ -61,7 +61,19 @@ export interface Cuts {
   }[];
 }
 
-export const cutsOf = (body: Body, axis: Placement): Cuts => ({
+/** A body is never changed: what it was cut to about the axis that was asked last is worked out once. */
+const lastAsked = new WeakMap<Body, { axis: Placement; cuts: Cuts }>();
+
+/** What a body was cut to along an axis, as far as that lies along it. */
+export function cutsOf(body: Body, axis: Placement): Cuts {
+  const last = lastAsked.get(body);
+  if (last && (last.axis === axis || sameLine(last.axis, axis))) return last.cuts;
+  const cuts = cutsAbout(body, axis);
+  lastAsked.set(body, { axis, cuts });
+  return cuts;
+}
+
+const cutsAbout = (body: Body, axis: Placement): Cuts => ({
   stock: stockReach(body, axis),
   skins: body.skins.filter(isAlong).map((skin) => {
     const [from, to] = skinReach(skin);

@@ -61,7 +61,7 @@ function widest({ stock, skins }: Cuts, low: number, high: number): number {
 }
 
 /** Where a cut is thinnest nothing stands out beyond it; of one that reaches farther only what lies between counts. mm */
-const thinnest = ({ stock, skins }: Cuts, from: number, to: number): number =>
+export const thinnest = ({ stock, skins }: Cuts, from: number, to: number): number =>
   skins.reduce(
     (least, { skin, from: x0, to: x1, at, sign, extremes, off }) => {
       const [low, high] = [Math.max(from, x0), Math.min(to, x1)];

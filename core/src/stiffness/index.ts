@@ -7,6 +7,7 @@ export {
   type Load,
   rockingStress,
   type Section,
+  type Strength,
   STRENGTHS,
   twistStress,
 } from './carry.js';

@@ -48,7 +48,15 @@ function standing(bench: Bench): DrawnSection[] {
     const span = outline.spans.find((s) => s.x1 > s.x0 && at >= s.x0 && at <= s.x1);
     return { x: at, elementId: span?.element.id ?? '', diameter, bore: 0 };
   });
-  return [...sectionsOf(bench.work).filter(({ x }) => x >= low && x <= high), ...nibs];
+  return [...sectionsOf(bench.work).filter(({ x }) => x >= low && x <= high), ...nibs, ...joints(bench)];
+}
+
+/** Between a piece and the next one towards the drive there is a nib, which carries the first. */
+function joints(bench: Bench): DrawnSection[] {
+  if (bench.isLast) return [];
+  const { drive } = bench.lie;
+  const diameter = Math.min(bench.nib('reference').diameter, bench.nib('far').diameter);
+  return [{ x: bench.nib(drive).at, elementId: bench.endElement(drive), diameter, bore: 0 }];
 }
 
 /** Whether the elements that are shaped bear what is done at the tail's end of the piece. */
