@@ -1,5 +1,6 @@
 import type { Stage } from '../measure/index.js';
 import type { Place } from '../workshop/index.js';
+import type { MeetsInTurns } from './meets.js';
 import type { Operation } from './operation.js';
 import type { Held } from './shop.js';
 
@@ -78,6 +79,8 @@ export interface Step {
   item?: true;
   /** of one piece alone, by its number: what mends it */
   only?: number;
+  /** the tool meets wood on part of each turn only; plans before engine 14 do not say */
+  meets?: MeetsInTurns;
   /** what it does to the wood; plans made before there were routes have none */
   operation?: Operation;
 }

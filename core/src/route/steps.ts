@@ -1,6 +1,7 @@
 import { len } from '../measure/index.js';
 import type { Place } from '../workshop/index.js';
 import { datumPlace, type DatumPlace } from './datum.js';
+import { meetsInTurns } from './meets.js';
 import type { Lengths, Operation, Route, Said } from './operation.js';
 import type { Played } from './play.js';
 import { woodOf, type Held, type Shop, type Wood } from './shop.js';
@@ -40,6 +41,7 @@ export function stepsOf(route: Route, played: Played, site: StepSite): Step[] {
     const before = played.before[i] ?? played.end;
     const after = played.before[i + 1] ?? played.end;
     const setup = setupOf(operation, before, after, site);
+    const way = meetsInTurns(operation, before);
     return {
       id: operation.id,
       partId: site.partId,
@@ -61,6 +63,7 @@ export function stepsOf(route: Route, played: Played, site: StepSite): Step[] {
       measures: operation.measures ?? [],
       against: operation.kind === 'measure' ? 'finished' : 'cut',
       trialFit: operation.kind === 'try',
+      ...(way ? { meets: way } : {}),
       ...(site.perBlank === 1 ? {} : { share: { place: operation.place ?? null, of: site.perBlank } }),
       operation,
     };

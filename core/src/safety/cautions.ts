@@ -104,10 +104,17 @@ const RULES: Rule[] = [
   },
   {
     id: 'off-axis',
-    applies: (c) => c.mount.kind === 'shifted centre' || c.mount.kind === 'offset plate',
-    at: on('mount', 'rough', 'shape'),
+    applies: always,
+    at: ({ meets }) => meets === 'off its axis',
     words: () =>
       'What runs off its axis is seen too late: slowest speed, turn it by hand right round, stand out of its plane.',
+  },
+  {
+    id: 'interrupted',
+    applies: always,
+    at: ({ meets }) => meets === 'interrupted',
+    words: () =>
+      'The tool meets wood on part of each turn: rest close but clear of it by hand right round, light cuts, fingers behind the rest.',
   },
   {
     id: 'tape',
