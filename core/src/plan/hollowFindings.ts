@@ -1,7 +1,7 @@
 import { len, type Finding } from '../measure/index.js';
 import type { Workshop } from '../workshop/index.js';
 import { sweepOf } from '../mounting/index.js';
-import { leastHollowWall, type Outline, type Part } from '../pattern/index.js';
+import { leastHollowWall, type Hollow, type Outline, type Part } from '../pattern/index.js';
 
 /** Thin walls of hollows, pieces that sweep too far when they lie across, and that what is worked out of the solid does not know of them. */
 export function hollowFindings(
@@ -26,21 +26,7 @@ export function hollowFindings(
       },
     ];
   });
-  const wide = hollows.flatMap(({ id: own, name, axis }): Finding[] => {
-    const sweep = axis ? sweepOf(axis, outline) : 0;
-    if (sweep <= lathe.swing) return [];
-    return [
-      {
-        id: `mount.hollow.${id}.${own}`,
-        severity: 'stop',
-        stage: 'mount',
-        partId: id,
-        what: `Held across for the ${name} it sweeps ${len(sweep)}; the lathe swings ${len(lathe.swing)}.`,
-        why: 'Its far end would strike the bed.',
-        remedy: 'Hollow it by hand, on a larger lathe, or move the hollow towards the middle of the piece.',
-      },
-    ];
-  });
+  const wide = hollows.flatMap((hollow) => sweepFindings(id, hollow, outline, lathe));
   return [
     ...thin,
     ...wide,
@@ -52,6 +38,40 @@ export function hollowFindings(
       what: 'Mass, balance and the least stiff place do not know its hollows and loose rings.',
       why: 'They are worked out from the outside and the holes along it.',
       remedy: 'Nothing to do; weigh a finished piece where it matters.',
+    },
+  ];
+}
+
+/** Held across the piece sweeps over the bed, and over the banjo where the rest stands beside it. */
+function sweepFindings(
+  partId: string,
+  { id, name, axis }: Hollow,
+  outline: Outline,
+  { swing, overRest = Infinity }: Workshop['lathe'],
+): Finding[] {
+  const sweep = axis ? sweepOf(axis, outline) : 0;
+  const found = { id: `mount.hollow.${partId}.${id}`, stage: 'mount' as const, partId };
+  const said = `Held across for the ${name} it sweeps ${len(sweep)}`;
+  if (sweep > swing)
+    return [
+      {
+        ...found,
+        severity: 'stop',
+        what: `${said}; the lathe swings ${len(swing)}.`,
+        why: 'Its far end would strike the bed.',
+        remedy: 'Hollow it by hand, on a larger lathe, or move the hollow towards the middle of the piece.',
+      },
+    ];
+  if (sweep <= overRest) return [];
+  return [
+    {
+      ...found,
+      id: `${found.id}.rest`,
+      severity: 'warn',
+      what: `${said}; over the rest's banjo only ${len(overRest)} pass.`,
+      why: 'Its ends would strike the banjo when that stands under them.',
+      remedy:
+        'Bring the banjo in front of the face, clear of the sweep, and turn the work by hand right round.',
     },
   ];
 }

@@ -174,6 +174,9 @@ describe('hollows are made where they are drawn', () => {
     expect(rpm * sweep).toBeLessThanOrEqual(150_000);
     expect(flat!.speed).toBe(cut!.speed);
     expect(findings.some((f) => f.id.startsWith('mount.hollow'))).toBe(false);
+    inputs.workshop.lathe.overRest = Math.floor(sweep) - 1;
+    const [beside] = snapshotOf(inputs).plan.findings.filter((f) => f.id.startsWith('mount.hollow'));
+    expect([beside?.severity, beside?.what]).toEqual(['warn', expect.stringContaining('banjo')]);
     inputs.workshop.lathe.swing = Math.floor(sweep) - 1;
     expect(snapshotOf(inputs).plan.findings.find((f) => f.id === 'mount.hollow.ladle.h1')?.severity).toBe(
       'stop',
