@@ -53,7 +53,21 @@ describe('single hard things', () => {
     };
     const part = shaft([{ kind: 'cylinder', id: 'c', length: dim(60) }], 30);
     part.turnings.push(further);
-    const order = good(part, 'between centres').route.operations.map((o) => o.id);
+    const { operations } = good(part, 'between centres').route;
+    const order = operations.map((o) => o.id);
+    // the second marks lie where the axis it turns about meets both end faces
+    const taken = operations.find((o) => o.id.startsWith('hold:shifted centres'))!;
+    const { at, along } = taken.effects.flatMap((e) => (e.do === 'hold' && e.held ? [e.held.axis] : []))[0]!;
+    const blank = operations.flatMap((o) =>
+      o.effects.flatMap((e) =>
+        e.do === 'stock' && e.wood.body.form.kind !== 'joined' ? [e.wood.body.form] : [],
+      ),
+    )[0] as { length: number };
+    const off = (x: number) =>
+      Math.hypot(...([1, 2] as const).map((i) => at[i] + ((x - at[0]) / along[0]) * along[i]));
+    const told = [...taken.words[0]!.matchAll(/⟦([\d.]+)⟧/g)].map((m) => Number(m[1]));
+    expect(told).toHaveLength(2);
+    [off(0), off(blank.length)].forEach((mm, i) => expect(told[i]).toBeCloseTo(mm, 2));
     // what comes after the further axis is about the first again
     const again = order.indexOf('hold:centres:again');
     expect(again).toBeGreaterThan(order.findIndex((id) => id.startsWith('shape:t2')));

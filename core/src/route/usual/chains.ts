@@ -4,7 +4,7 @@ import type { Grip } from '../shop.js';
 import type { Bench } from './bench.js';
 import { carveTips, cutFree, finishOff, hasNib, nib, nibBetween, stopAndSaw } from './ends.js';
 import { refuseHollow } from './hollows.js';
-import { betweenCentres, centre, fixtures, furtherAxis, holdIt, liveCentre } from './holds.js';
+import { betweenCentres, centre, fixtures, furtherAxis, holdIt, liveCentre, secondMarks } from './holds.js';
 import { each, MINUTES } from './minutes.js';
 import { NoWay } from './noWay.js';
 import { rough } from './roughing.js';
@@ -50,9 +50,7 @@ export function turnedToNibs(bench: Bench): void {
       tail: centre(bench, bench.lie.tail, 'live centre', 'the live centre on its second mark'),
       keepsTrue: true,
       title: 'On the second marks',
-      words: [
-        `Both second marks ${len(axis?.shift.mm ?? 0)} off the first, in one plane. Turn it by hand once: the far side swings out.`,
-      ],
+      words: [...secondMarks(bench, axis), 'Turn it by hand once: the far side swings out.'],
       minutes: each(MINUTES.mount),
     }),
   );

@@ -1,3 +1,4 @@
+import { len } from '../../measure/index.js';
 import type { PartEnd, TurningAxis } from '../../pattern/index.js';
 import type { AxisSaid } from '../say/place.js';
 import type { Grip } from '../shop.js';
@@ -77,6 +78,28 @@ export function betweenCentres(bench: Bench, headstock = bench.work.mount.headst
     words: headstock === work.mount.headstock ? fixtures(bench) : [],
   });
 }
+
+/** Where the second marks lie on both end faces: alike for an axis beside the first, each its own for one that leans. */
+export function secondMarks(bench: Bench, axis: TurningAxis | undefined): string[] {
+  if (!axis) return [];
+  const { lie, work } = bench;
+  const x = {
+    reference: -bench.waste('reference'),
+    far: work.outline.length + bench.waste('far'),
+  };
+  const lean = Math.tan((axis.tilt * Math.PI) / 180);
+  const said = (end: PartEnd) => {
+    const off = axis.shift.mm + (x[end] - (axis.along?.mm ?? 0)) * lean;
+    if (Math.abs(off) < AT_MARK) return 'stays on the first';
+    return `${len(Math.abs(off))} off the first${off < 0 ? ', on the other side of it' : ''}`;
+  };
+  return [
+    `Second marks on one line across the ends, towards ${axis.direction}°: at the drive ${said(lie.drive)}, at the tail ${said(lie.tail)}.`,
+  ];
+}
+
+/** Nearer than so a mark is the first one, mm. */
+const AT_MARK = 0.05;
 
 /** A further axis as it is told: where it passes the first one, from the end that stands now, how far off and leaning how. */
 export const furtherAxis = (bench: Bench, axis: TurningAxis | undefined): AxisSaid => ({
