@@ -67,6 +67,8 @@ describe('single hard things', () => {
       Math.hypot(...([1, 2] as const).map((i) => at[i] + ((x - at[0]) / along[0]) * along[i]));
     const told = [...taken.words[0]!.matchAll(/⟦([\d.]+)⟧/g)].map((m) => Number(m[1]));
     expect(told).toHaveLength(2);
+    // they are laid off with the first ones, while both ends are square
+    expect(operations.find((o) => o.id === 'mark:centres')!.words).toContain(taken.words[0]);
     [off(0), off(blank.length)].forEach((mm, i) => expect(told[i]).toBeCloseTo(mm, 2));
     // what comes after the further axis is about the first again
     const again = order.indexOf('hold:centres:again');

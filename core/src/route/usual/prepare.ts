@@ -2,6 +2,7 @@ import { len } from '../../measure/index.js';
 import { facesLeft, HERE } from '../../pattern/index.js';
 import type { Bench } from './bench.js';
 import { drillAt, squareEnds } from './drill.js';
+import { secondMarks } from './holds.js';
 import { each, MINUTES } from './minutes.js';
 
 /** The blank is sawn and centred; what is drilled while it is square is drilled; what must be in early is put in. */
@@ -47,7 +48,10 @@ const planedTo = (across: number): string =>
 const FROM_THE_SAW =
   'A fine, sharp blade and a slow feed: where it stays square the saw’s faces are what is seen. Do not plane them.';
 
-function markCentres({ work, wood, writer }: Bench): void {
+function markCentres(bench: Bench): void {
+  const { work, wood, writer } = bench;
+  // on an offset plate its holes shift the work, not marks
+  const further = work.mount.kind === 'offset plate' ? [] : work.part.turnings.slice(1);
   writer.look('mark', {
     wood,
     subject: 'centres',
@@ -55,6 +59,7 @@ function markCentres({ work, wood, writer }: Bench): void {
     title: 'Mark centres',
     words: [
       ...work.centring,
+      ...further.flatMap(({ axis }) => secondMarks(bench, axis)),
       ...(work.drilling.length > 0 ? ['Punch the centre of the end that is drilled.'] : []),
     ],
     figure: { is: 'gauge line', mm: work.stock.across / 2 },
