@@ -82,5 +82,16 @@ export function fromOf(datum: Datum): From {
 /** What stands over the figure. */
 export const figureLabel = ({ is, called }: OperationFigure): string => called ?? FIGURES[is];
 
+const AT_WORDS: Record<From, string> = {
+  'first end': 'at the first end',
+  'second end': 'at the second end',
+  'reference end': 'at the finished reference end',
+  'far end': 'at the finished far end',
+  rim: 'at the rim',
+};
+
+/** What lies no way off an end, in words: no rule is laid to nothing. */
+export const atWords = (from: From): string => AT_WORDS[from];
+
 /** Where a length begins, in as few words as can be read from afar. */
 export const fromWords = (from: From): string => FROM_WORDS[from];

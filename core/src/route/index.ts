@@ -2,7 +2,7 @@ export { appliedAll } from './apply.js';
 export { covers } from './covers.js';
 export { coversItem } from './coversItem.js';
 export { type Face, facesOf, type Surface } from './faces.js';
-export { figureLabel, fromWords, type OperationFigure } from './figure.js';
+export { atWords, figureLabel, fromWords, type OperationFigure } from './figure.js';
 export { qualified, withoutPart } from './qualified.js';
 export { joinItem } from './usual/joinItem.js';
 export { type JoinToMake } from './usual/joinToMake.js';

@@ -59,11 +59,11 @@ export function FigureLayer({ figure, standing }: { figure: ShownFigure; standin
           {figure.from && <p className="run-datum">{figure.from}</p>}
           {figure.at && (
             <p className="run-datum">
-              <Length mm={figure.at.mm} bare />
+              {figure.at.mm !== undefined && <Length mm={figure.at.mm} bare />}
               {figure.at.to !== undefined && (
                 <>
-                  {' '}
-                  to <Length mm={figure.at.to} bare />
+                  {figure.at.mm === undefined ? 'over ' : ' to '}
+                  <Length mm={figure.at.to} bare />
                 </>
               )}{' '}
               {figure.at.from}

@@ -1,4 +1,4 @@
-import { plan, STARTING_FORMS, type Step } from '@compas/core';
+import { plan, STARTING_FORMS, type Operation, type OperationFigure, type Step } from '@compas/core';
 import { exampleInputs } from '../../../core/src/plan/exampleShop.js';
 import { keyFigure } from './keyFigure.js';
 
@@ -61,15 +61,31 @@ describe('the one number of a step', () => {
     expect(at('size:e2')?.to).toBeUndefined();
     // a sized place is laid off by its mark, not by the edge of the tool
     for (const sized of part.steps.filter((s) => s.operation?.doing === 'size')) {
-      const { mm } = keyFigure(sized, part, undefined).at!;
+      const { mm = 0 } = keyFigure(sized, part, undefined).at!;
       expect(sized.words[0]).toContain(mm === 0 ? 'at the first end' : `⟦${mm}⟧ from the first end`);
       const { x } = part.layout.sizing.find((s) => s.id === sized.operation!.subject)!;
       const foot = part.layout.sizing[0]!;
       const first = part.steps.find((s) => s.operation?.subject === foot.id && s.operation.doing === 'size');
-      if (first) expect(mm - keyFigure(first, part, undefined).at!.mm).toBeCloseTo(x - foot.x, 2);
+      if (first) expect(mm - (keyFigure(first, part, undefined).at!.mm ?? 0)).toBeCloseTo(x - foot.x, 2);
     }
     for (const whole of ['rough:', 'sanded:', 'hold:mandrel', 'saw:', 'mark:stick'])
       expect(at(whole)).toBeUndefined();
+  });
+
+  it('says no nought: what begins at an end goes so far over it, what lies at an end is there', () => {
+    const own = step('rough:');
+    const figured = (at: OperationFigure['at']) =>
+      keyFigure(
+        { ...own, operation: { ...own.operation!, figure: { is: 'stub', mm: 12, at } } as Operation },
+        part,
+        undefined,
+      ).at;
+    expect(figured({ from: 'second end', mm: 0, to: 11.9 })).toEqual({
+      to: 11.9,
+      from: 'from the second end',
+    });
+    expect(figured({ from: 'second end', mm: 0 })).toEqual({ from: 'at the second end' });
+    expect(figured({ from: 'rim', mm: 3 })).toEqual({ mm: 3, from: 'from the rim' });
   });
 
   it('of a cut is what the calliper is set to: round, size, crown, bottom, or the thinner end', () => {

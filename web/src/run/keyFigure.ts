@@ -1,4 +1,5 @@
 import {
+  atWords,
   figureLabel,
   fromWords,
   type OperationFigure,
@@ -30,13 +31,20 @@ function shown(figure: OperationFigure): ShownFigure {
   const { from, at } = figure;
   const where = {
     ...(from === undefined ? {} : { from: fromWords(from) }),
-    ...(at === undefined ? {} : { at: { ...at, from: fromWords(at.from) } }),
+    ...(at === undefined ? {} : { at: placed(at) }),
   };
   const label = figureLabel(figure);
   if ('text' in figure) return { label, text: figure.text, ...where };
   const { mm, to } = figure;
   if (to !== undefined) return { label, mm, to, ...where };
   return Math.abs(mm) < NOTHING ? { label, text: 'flush', ...where } : { label, mm, ...where };
+}
+
+/** Where it is worked: what begins at an end itself is told by how far it goes, or by the end alone. */
+function placed({ from, mm, to }: NonNullable<OperationFigure['at']>): ShownFigure['at'] {
+  const begins = Math.abs(mm) < NOTHING ? {} : { mm };
+  const words = begins.mm === undefined && to === undefined ? atWords(from) : fromWords(from);
+  return { ...begins, ...(to === undefined ? {} : { to }), from: words };
 }
 
 /** Less than this is shown as nought, mm. */

@@ -2,5 +2,6 @@
 export type ShownFigure = ({ label: string; mm: number; to?: number } | { label: string; text: string }) & {
   /** what a length is measured from */
   from?: string;
-  at?: { mm: number; to?: number; from: string };
+  /** from one place to another; without the first it begins at the end itself, without both it is the end */
+  at?: { mm?: number; to?: number; from: string };
 };

@@ -25,6 +25,8 @@ interface Cutting extends Manner {
   mark?: number;
   /** a fresh surface through what is sanded, textured or coated is meant */
   fresh?: boolean;
+  /** of roughing: it is one feature's, not the whole wood's */
+  local?: boolean;
   /** with knife and paper, off the lathe */
   byHand?: boolean;
   /** by light cuts, where such a cut presses hard as a rule */
@@ -43,6 +45,7 @@ export function cut(
     leave = 0,
     mark,
     fresh = false,
+    local = false,
     byHand = false,
     lightly,
     ...manner
@@ -70,7 +73,7 @@ export function cut(
         subject,
         on: [id],
         said: profileFigures(profile, leave),
-        figure: figureOf(doing, profile, segments, leave, mark),
+        figure: figureOf({ doing, profile, leave, mark, local }, segments),
         effects: [
           {
             do: 'cut',
@@ -120,19 +123,23 @@ const NAMED = { rough: 'round', tenon: 'tenon', size: 'parted down', stub: 'stub
  * left for sanding. Of a hollow how deep it goes. And where that is.
  */
 function figureOf(
-  doing: Cutting['doing'],
-  { from, x }: SaidProfile,
+  {
+    doing,
+    profile: { from, x },
+    leave = 0,
+    mark,
+    local,
+  }: Pick<Cutting, 'doing' | 'profile' | 'leave' | 'mark' | 'local'>,
   segments: readonly Segment[],
-  leave: number,
-  mark: number | undefined,
 ): OperationFigure | undefined {
   const [first, last] = [segments[0], segments.at(-1)];
   if (!first || !last) return undefined;
   if (doing === 'hollow') return { is: 'depth', mm: last.x1, from: fromOf(from) };
   const { largest, smallest } = extremes({ segments: [...segments] }, first.x0, last.x1);
   const cutTo = (diameter: number) => diameter + 2 * leave;
-  const at: Along = { from: fromOf(from), mm: mark ?? x, ...(doing === 'shape' ? { to: last.x1 } : {}) };
-  const where = doing === 'rough' ? {} : { at };
+  const stretch = doing === 'shape' || doing === 'stub' || local;
+  const at: Along = { from: fromOf(from), mm: mark ?? x, ...(stretch ? { to: last.x1 } : {}) };
+  const where = doing === 'rough' && !local ? {} : { at };
   if (doing !== 'shape') return { is: NAMED[doing], mm: cutTo(largest.diameter), ...where };
   const ends = [2 * first.r0, 2 * last.r1];
   if (largest.diameter > Math.max(...ends) + 1e-6)

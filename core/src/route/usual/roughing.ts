@@ -167,6 +167,7 @@ export function roughDown(bench: Bench, elementId: string): void {
     doing: 'rough',
     subject: elementId,
     profile: bench.told([{ elementId: '', x0, r0: r, x1, r1: r, bulge: 0 }]),
+    local: true,
     title,
     ...bench.pressing,
     words: [

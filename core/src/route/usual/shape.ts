@@ -252,6 +252,7 @@ export function tips(bench: Bench, end: PartEnd, by: 'turning' | 'hand'): void {
   const segments = bench.tip(end);
   if (segments.length === 0) return;
   const bare = work.bare.has(bench.endElement(end));
+  const tool = work.cuts.find((c) => c.elementId === bench.endElement(end))?.tool;
   // what is cut before the first grit gets all of them with the rest
   const late = by === 'hand' || bench.isTreated('sanded');
   writer.cut({
@@ -262,6 +263,7 @@ export function tips(bench: Bench, end: PartEnd, by: 'turning' | 'hand'): void {
     ...(late || bare ? {} : { leave: bench.leave }),
     byHand: by === 'hand',
     title: by === 'hand' ? 'Round the tip with knife and paper' : 'Turn the tip',
+    ...(tool && by === 'turning' ? { tool: tool.name } : {}),
     words: late && !bare ? [spotWords(bench, end, by === 'hand')] : [],
     speed: by === 'hand' ? null : bench.speed('part off'),
     minutes: each(MINUTES.tip),
