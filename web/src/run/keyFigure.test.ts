@@ -1,4 +1,4 @@
-import { plan, STARTING_FORMS, type Operation, type OperationFigure, type Step } from '@compas/core';
+import { plan, STARTING_FORMS, type OperationFigure, type Step } from '@compas/core';
 import { exampleInputs } from '../../../core/src/plan/exampleShop.js';
 import { keyFigure } from './keyFigure.js';
 
@@ -74,9 +74,9 @@ describe('the one number of a step', () => {
 
   it('says no nought: what begins at an end goes so far over it, what lies at an end is there', () => {
     const own = step('rough:');
-    const figured = (at: OperationFigure['at']) =>
+    const figured = (at: NonNullable<OperationFigure['at']>) =>
       keyFigure(
-        { ...own, operation: { ...own.operation!, figure: { is: 'stub', mm: 12, at } } as Operation },
+        { ...own, operation: { ...own.operation!, figure: { is: 'stub', mm: 12, at } } },
         part,
         undefined,
       ).at;
