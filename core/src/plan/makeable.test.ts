@@ -202,12 +202,11 @@ const bodyOf = (part: Part): PatternBody => ({
 });
 
 describe('what any turner makes does not Stop', () => {
-  it.each(Object.keys(ALL))('%s, in soft, hard and dense wood', (name) => {
-    const stops = WOODS.flatMap((materialId) =>
-      ALL[name]!.flatMap((part, i) =>
-        stopsOf(bodyOf({ ...part, materialId })).map((s) => `${i} of ${materialId}, ${s}`),
-      ),
-    );
+  it.each(Object.keys(ALL))('%s, by turns in soft, hard and dense wood', (name) => {
+    const stops = ALL[name]!.flatMap((part, i) => {
+      const materialId = WOODS[i % WOODS.length]!;
+      return stopsOf(bodyOf({ ...part, materialId })).map((s) => `${i} of ${materialId}, ${s}`);
+    });
     expect(stops).toEqual([]);
   });
 

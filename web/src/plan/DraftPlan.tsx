@@ -189,7 +189,7 @@ const Drafted = memo(function Drafted(props: DraftedProps) {
   // whoever goes on before the plan is there takes along what he has just chosen
   const [here] = useSearchParams();
   // who begins an order says at its first stage what it is; from then on it is a line of words
-  const [openAt, setOpenAt] = useState<Stage | null>(search.has('pieces') ? null : 'stock');
+  const [open, setOpen] = useState(stage === 'stock' && !search.has('pieces'));
   const show = (partId: string) => set(SHOWN, partId === first ? null : partId);
   const navigate = useNavigate();
   const create = useChange(createBatch, 'batches', 'orders', 'drafts');
@@ -257,8 +257,8 @@ const Drafted = memo(function Drafted(props: DraftedProps) {
               woods={woods.filter((w) => w.materialId === plan.order.materialId)}
               whom={<ForWhom patternId={pattern.id} set={setAll} />}
               whomWords={<WhomWords patternId={pattern.id} />}
-              open={openAt === stage}
-              onOpen={(open) => setOpenAt(open ? stage : null)}
+              open={open}
+              onOpen={setOpen}
             >
               <LayAside
                 patternId={pattern.id}
@@ -281,6 +281,8 @@ const Drafted = memo(function Drafted(props: DraftedProps) {
         stage={stage}
         findings={plan.findings}
         to={to}
+        // it folds as one goes, not when the stage is there: what is opened meanwhile stays open
+        onGo={() => setOpen(false)}
         aside={asideOf({
           stage,
           findings: plan.findings,

@@ -13,13 +13,25 @@ interface WorkScreenProps {
   findings: readonly Finding[];
   /** where each stage leads; null when it cannot be entered yet */
   to: (stage: Stage) => string | null;
+  /** somebody goes to another stage; it is shown when it is there */
+  onGo?: () => void;
   children: ReactNode;
   /** null where there is nothing beside the work */
   aside: ReactNode;
 }
 
 /** A working screen: the strip across the top, the rail of stages at the left, findings at the right. */
-export function WorkScreen({ title, strip, band, stage, findings, to, children, aside }: WorkScreenProps) {
+export function WorkScreen({
+  title,
+  strip,
+  band,
+  stage,
+  findings,
+  to,
+  onGo,
+  children,
+  aside,
+}: WorkScreenProps) {
   return (
     <div className="work">
       <div className="work-head">
@@ -35,6 +47,7 @@ export function WorkScreen({ title, strip, band, stage, findings, to, children, 
               {...entry}
               here={entry.stage === stage}
               to={to(entry.stage)}
+              onGo={onGo}
               state={stateOf(findings, entry.stage)}
             />
           ))}
@@ -57,10 +70,11 @@ interface RailEntryProps {
   word: string;
   here: boolean;
   to: string | null;
+  onGo: (() => void) | undefined;
   state: keyof typeof STATE;
 }
 
-function RailEntry({ word, here, to, state }: RailEntryProps) {
+function RailEntry({ word, here, to, onGo, state }: RailEntryProps) {
   const { sign, word: stateWord } = STATE[state];
   const inner = (
     <>
@@ -73,7 +87,7 @@ function RailEntry({ word, here, to, state }: RailEntryProps) {
   );
   if (to === null) return <span className="rail-entry off">{inner}</span>;
   return (
-    <Link to={to} className="rail-entry" aria-current={here ? 'page' : undefined}>
+    <Link to={to} onClick={onGo} className="rail-entry" aria-current={here ? 'page' : undefined}>
       {inner}
     </Link>
   );
