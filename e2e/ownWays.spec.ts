@@ -9,8 +9,22 @@ async function plan(page: Page, pattern: RegExp, stage: string): Promise<void> {
   await stageOf(page, stage);
 }
 
-const stageOf = (page: Page, stage: string): Promise<void> =>
-  page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: stage }).click();
+/** Goes to a stage, and waits until it is there: what was begun to be planned may still be on its way. */
+async function stageOf(page: Page, stage: string): Promise<void> {
+  const link = page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: stage });
+  await link.click();
+  await expect(link).toHaveAttribute('aria-current', 'page');
+}
+
+/** Opens the order; a press that comes while the plan is drawn anew is made again, as somebody would. */
+async function openOrder(page: Page): Promise<void> {
+  const change = page.getByRole('button', { name: /change$/ });
+  const order = page.getByRole('group', { name: 'Order', exact: true });
+  await expect(async () => {
+    if (await change.isVisible()) await change.click({ timeout: 2_000 });
+    await expect(order).toBeVisible({ timeout: 2_000 });
+  }).toPass();
+}
 
 /** Takes the handle of a cut and drops it on another one. */
 async function drag(page: Page, cut: string, onto: string): Promise<void> {
@@ -65,7 +79,7 @@ test('“no sanding” becomes the habit of a wood, stands in the next plan, and
   const wood = 'Hawthorn';
   await enterDemo(page);
   await plan(page, /Dovecote carafe stopper/, 'Surface');
-  await page.getByRole('button', { name: /change$/ }).click();
+  await openOrder(page);
   await choose(page, 'Material', wood);
   await expect(page.getByRole('heading', { name: /^Sand with/ })).toBeVisible();
   await page.getByRole('button', { name: 'Sand it otherwise' }).click();
@@ -79,7 +93,7 @@ test('“no sanding” becomes the habit of a wood, stands in the next plan, and
 
   await plan(page, /Acorn light pull/, 'Surface');
   await expect(own).toHaveCount(0);
-  await page.getByRole('button', { name: /change$/ }).click();
+  await openOrder(page);
   await choose(page, 'Material', wood);
   await expect(own).toContainText('“the skew leaves it better”');
   await expect(own).toContainText('Maren');
@@ -98,7 +112,7 @@ test('a kept plan is done otherwise where it stands: a step left out, one put in
 }) => {
   await enterDemo(page);
   await plan(page, /Garden dibber/, 'Turn');
-  await page.getByRole('button', { name: /change$/ }).click();
+  await openOrder(page);
   await page.getByLabel('How many').fill('1');
   await page.getByLabel('How many').press('Tab');
   await page.getByRole('button', { name: 'Keep the plan' }).click();
