@@ -1,7 +1,7 @@
 import { len } from '../measure/index.js';
 import type { Mount } from '../mounting/index.js';
 import type { Part } from '../pattern/index.js';
-import { FORCES, rockingStress, STRENGTHS } from '../stiffness/index.js';
+import { STRENGTHS, tenonStress, weightOf } from '../stiffness/index.js';
 import type { PartDraft } from './partPlan.js';
 
 /** Ways of holding in which several pieces are turned from one blank. */
@@ -31,17 +31,13 @@ export function aloneInBlank(row: InRow): string | null {
   return rocksInJaws(row);
 }
 
-/** N for a mm³ of 1 g/cm³. */
-const NEWTON = 9.81e-6;
-
 /** In a chuck the tail leaves for the end of each piece: the first one stands out with all the others behind it. */
 function rocksInJaws({ mount, outline, material, largestDiameter, perBlank, parting }: InRow): string | null {
   const { tenon, wasteDrive, wasteTail } = mount;
   if (mount.kind !== 'chuck' || !tenon) return null;
   const out = perBlank * (outline.length + parting) + wasteDrive + wasteTail - tenon.length;
-  const weight = (Math.PI / 4) * largestDiameter ** 2 * out * material.density * NEWTON;
-  const stress = rockingStress(tenon, FORCES.light + weight / 2, out);
-  return stress <= STRENGTHS[material.class].rocking
+  const weight = weightOf((Math.PI / 4) * largestDiameter ** 2 * out, material.density);
+  return tenonStress(tenon, weight, out) <= STRENGTHS[material.class].rocking
     ? null
     : `${perBlank} in a row stand ${len(out)} out of the chuck: the tenon does not hold them when the tail leaves for the first one’s end.`;
 }

@@ -4,8 +4,9 @@ import {
   carries,
   FORCES,
   leastDiameter,
-  rockingStress,
   STRENGTHS,
+  tenonStress,
+  weightOf,
   type Force,
   type Load,
   type Section,
@@ -134,8 +135,8 @@ export function rockingNeeds(shop: Shop, held: Held): Need[] {
   const [from, to] = freeBetween(drive, null, low, high);
   const reach = reachOf(cutsOf(wood.body, held.axis));
   const tenon = { diameter: 2 * reach(middleOf(drive)), length: drive.on.x1 - drive.on.x0 };
-  const force = FORCES.light + weightOf(reach, wood.madeOf.density, low, high) / 2;
-  const stress = rockingStress(tenon, force, to - from);
+  const weight = weightOf(volumeOf(reach, low, high), wood.madeOf.density);
+  const stress = tenonStress(tenon, weight, to - from);
   const { rocking } = STRENGTHS[wood.madeOf.class];
   return stress <= rocking
     ? []
@@ -148,14 +149,9 @@ export function rockingNeeds(shop: Shop, held: Held): Need[] {
       ];
 }
 
-/** What wood that is round about its axis weighs, N. @param density g/cm³ */
-function weightOf(reach: Reach, density: number, low: number, high: number): number {
+/** How much wood stands about its axis as far as that reaches, mm³. */
+function volumeOf(reach: Reach, low: number, high: number): number {
   const step = (high - low) / SLICES;
   const areas = Array.from({ length: SLICES }, (_, i) => Math.PI * reach(low + (i + 0.5) * step) ** 2);
-  const volume = areas.reduce((sum, area) => sum + area * step, 0);
-  return volume * density * GRAM_PER_MM3 * GRAVITY;
+  return areas.reduce((sum, area) => sum + area * step, 0);
 }
-
-const GRAM_PER_MM3 = 1e-3;
-/** N for a gram */
-const GRAVITY = 9.81e-3;

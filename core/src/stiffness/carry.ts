@@ -51,11 +51,28 @@ export const bendingStress = (section: Section, moment: number): number =>
  * @param force N
  * @param arm from the jaws to where it is pushed, mm
  */
-export const rockingStress = (
+const rockingStress = (
   tenon: { diameter: number; length: number },
   force: number,
   arm: number,
 ): number => (6 * force * arm) / (tenon.diameter * tenon.length ** 2);
+
+/** What wood of a volume (mm³) and density (g/cm³) weighs, N. */
+export const weightOf = (volume: number, density: number): number => volume * density * NEWTON;
+
+/** N for a mm³ of 1 g/cm³. */
+const NEWTON = 9.81e-6;
+
+/**
+ * Stress under the jaws when the tail leaves, MPa: a light cut at the free end, and half of what the work weighs.
+ * @param weight N
+ * @param out how far the work stands out of the jaws, mm
+ */
+export const tenonStress = (
+  tenon: { diameter: number; length: number },
+  weight: number,
+  out: number,
+): number => rockingStress(tenon, FORCES.light + weight / 2, out);
 
 /** Whether a section bears a load. */
 export const carries = (section: Section, { torque, moment }: Load, strength: Strength): boolean =>

@@ -5,9 +5,10 @@ export {
   FORCES,
   leastDiameter,
   type Load,
-  rockingStress,
   type Section,
   type Strength,
   STRENGTHS,
+  tenonStress,
   twistStress,
+  weightOf,
 } from './carry.js';

@@ -4,8 +4,9 @@ import {
   carries,
   FORCES,
   leastDiameter,
-  rockingStress,
   STRENGTHS,
+  tenonStress,
+  weightOf,
   type Load,
   type Section,
 } from '../../stiffness/index.js';
@@ -59,7 +60,7 @@ function leastNib(work: Work, end: PartEnd): number {
   const lie = lieOfPiece(work);
   const { outline } = work;
   const waste = end === 'reference' ? lie.before : lie.after;
-  const moment = (FORCES.light + weightOf(work) / 2) * Math.min(waste, WASTE_MOST);
+  const moment = (FORCES.light + weightAtMost(work) / 2) * Math.min(waste, WASTE_MOST);
   const alone = rubbedAlone(work);
   // what lies between two pieces carries the one that is farther from the drive
   const carriesOthers = work.perBlank > 1 && !HOLDS_ALONE[work.mount.kind];
@@ -73,6 +74,7 @@ function leastNib(work: Work, end: PartEnd): number {
         : { torque: alone.torque, moment };
   const solid = leastDiameter(load, STRENGTHS[work.madeOf.class]);
   const bore = boreAt(work, end === 'reference' ? 0 : outline.length);
+  // with d³ = s³ + b³ the ring bears what s does solid: d⁴ − b⁴ = s³·d + b³·(d − b)
   return bore === 0 ? solid : Math.max(bore + 2 * WALL, Math.cbrt(solid ** 3 + bore ** 3));
 }
 
@@ -84,13 +86,8 @@ const largest = ({ outline, sanding }: Work): number =>
   extremes(outline, 0, outline.length).largest.diameter + 2 * sanding.reduce((sum, g) => sum + g.takes, 0);
 
 /** What it weighs at most once it is round, N: as thick all along as at its widest. */
-function weightOf(work: Work): number {
-  const area = (Math.PI / 4) * largest(work) ** 2;
-  return area * work.stock.length * work.madeOf.density * NEWTON;
-}
-
-/** N for a mm³ of 1 g/cm³. */
-const NEWTON = 9.81e-6;
+const weightAtMost = (work: Work): number =>
+  weightOf((Math.PI / 4) * largest(work) ** 2 * work.stock.length, work.madeOf.density);
 
 /** What is bored along the axis at a place, across, mm. */
 function boreAt({ holes, outline }: Work, x: number): number {
@@ -132,8 +129,7 @@ export function standsAlone(work: Work): boolean {
 function tenonHolds(work: Work): boolean {
   const { mount, stock, madeOf } = work;
   if (!mount.tenon) return true;
-  const force = FORCES.light + weightOf(work) / 2;
-  const stress = rockingStress(mount.tenon, force, stock.length - mount.tenon.length);
+  const stress = tenonStress(mount.tenon, weightAtMost(work), stock.length - mount.tenon.length);
   return stress <= STRENGTHS[madeOf.class].rocking;
 }
 
