@@ -13,10 +13,17 @@ import { serve } from './serve.mjs';
 const REPORTS = join(ROOT, '.cache', 'reports');
 const TEST_DATA = join(DATA, 'test');
 export const counts = { passed: 0, failed: 0 };
+/** What failed, by name: it is said once more at the very end, which is all that is kept of a long log. */
+export const failures = [];
 
 /** Of each sweep `npm test` makes this share of the runs, by its seed; `npm run sweep` makes them all. */
 const SHARE = 1 / 4;
 const shareEnv = (whole) => ({ COMPAS_SHARE: String(whole ? 1 : SHARE) });
+
+function fail(name, times) {
+  counts.failed += times;
+  failures.push(`${name}: ${times} failed`);
+}
 
 /** One check that either passes or fails, such as lint; what it says is shown when it has ended. */
 async function check([name, command, args]) {
@@ -24,7 +31,7 @@ async function check([name, command, args]) {
   say(code === 0 ? name : `${name} FAILED with ${code}`);
   if (output !== '') console.log(output);
   if (code === 0) counts.passed++;
-  else counts.failed++;
+  else fail(name, 1);
 }
 
 /** So many checks at a time: each keeps one core busy. */
@@ -45,7 +52,7 @@ async function suite(name, command, args, report, read, env = process.env) {
   await run(command, args, { env }).catch((error) => say(`${name} FAILED: ${error.message}`));
   const found = existsSync(report) ? read(report) : { passed: 0, failed: 1 };
   counts.passed += found.passed;
-  counts.failed += found.failed;
+  if (found.failed > 0) fail(name, found.failed);
 }
 
 const tool = (name, ...args) => [join(ROOT, 'node_modules', '.bin', name), args];

@@ -7,6 +7,7 @@ import {
   browserTests,
   coreTests,
   counts,
+  failures,
   ROOMS,
   serverTests,
   staticChecks,
@@ -61,6 +62,7 @@ await main(async () => {
   say(`on ${outputOf('node', ['--version'])}`);
   console.log(`${counts.passed} passed, ${counts.failed} failed`);
   if (counts.failed > 0) {
+    for (const failure of failures) say(failure);
     say(`failed with --seed ${asked.seed}`);
     process.exit(1);
   }

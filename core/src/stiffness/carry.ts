@@ -51,11 +51,8 @@ export const bendingStress = (section: Section, moment: number): number =>
  * @param force N
  * @param arm from the jaws to where it is pushed, mm
  */
-const rockingStress = (
-  tenon: { diameter: number; length: number },
-  force: number,
-  arm: number,
-): number => (6 * force * arm) / (tenon.diameter * tenon.length ** 2);
+const rockingStress = (tenon: { diameter: number; length: number }, force: number, arm: number): number =>
+  (6 * force * arm) / (tenon.diameter * tenon.length ** 2);
 
 /** What wood of a volume (mm³) and density (g/cm³) weighs, N. */
 export const weightOf = (volume: number, density: number): number => volume * density * NEWTON;
