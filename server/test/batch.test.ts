@@ -1,6 +1,13 @@
 import { randomUUID } from 'node:crypto';
 import type { NestExpressApplication } from '@nestjs/platform-express';
-import { inRecordedOrder, lotsOf, progressOf, STARTING_FORMS, type RunEventBody } from '@compas/core';
+import {
+  stepDoes,
+  inRecordedOrder,
+  lotsOf,
+  progressOf,
+  STARTING_FORMS,
+  type RunEventBody,
+} from '@compas/core';
 import {
   choices,
   eventsOf,
@@ -47,7 +54,7 @@ describe('a batch', () => {
     const { body } = await owner.get(`/api/batches/${batch.id}`).expect(200);
     const snapshot = await snapshotAt(owner, body as typeof batch);
     expect(snapshot).toMatchObject({
-      schema: 2,
+      schema: 3,
       inputs: { order: { pieces: 3 } },
       plan: { parts: [{ blank: { count: 3 } }] },
     });
@@ -66,7 +73,7 @@ describe('a batch', () => {
     const { plan, inputs } = await snapshotAt(owner, batch);
     expect(inputs.order.green).toBe(true);
     const { steps } = plan.parts[0];
-    expect(steps.filter((s) => s.operation?.kind === 'dry').map((s) => s.share?.place)).toEqual([1, 2]);
+    expect(steps.filter((s) => stepDoes(s, 'dry')).map((s) => s.share?.place)).toEqual([1, 2]);
     interface Listed {
       id: string;
       stepsDone: number;
@@ -119,7 +126,7 @@ describe('a batch', () => {
     const batch = await newBatch(maker);
     const { plan } = await snapshotAt(maker, batch);
     const { steps } = plan.parts[0];
-    const shaped = steps.slice(0, steps.findLastIndex((s) => s.operation?.doing === 'shape') + 1);
+    const shaped = steps.slice(0, steps.findLastIndex((s) => stepDoes(s, 'shape')) + 1);
     // the clock of that tablet is three hours ahead: what it recorded did not come later than it was received
     const ahead = new Date(Date.now() + 3 * 3_600_000).toISOString();
     const done = shaped.map((s) => ({ ...event({ kind: 'done', stepId: s.id }, 1), at: ahead }));

@@ -1,3 +1,4 @@
+import { stepDoes } from '@compas/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import type { Decision, Habit, PatternBody, PlanSnapshot, Workshop } from '@compas/core';
 import { choices, newOwner, newPattern, openApp, snapshotAt, stopper, type Visitor } from './app.js';
@@ -40,8 +41,7 @@ async function snapshot(change: object): Promise<PlanSnapshot> {
   const { body } = await send(change).expect(201);
   return snapshotAt(owner, body as { id: string; planHash: string });
 }
-const isBurnished = ({ plan }: PlanSnapshot) =>
-  plan.parts[0].steps.some((s) => s.operation?.doing === 'burnished');
+const isBurnished = ({ plan }: PlanSnapshot) => plan.parts[0].steps.some((s) => stepDoes(s, 'burnished'));
 const problems = ({ body }: { body: unknown }) =>
   (body as { errors: { field: string; why: string }[] }).errors;
 
@@ -116,7 +116,7 @@ describe('leaving out and going past', () => {
 
   it('nobody keeps a plan that cuts what nothing holds', async () => {
     const { plan } = await snapshot({});
-    const hold = plan.parts[0].steps.find((s) => s.operation?.kind === 'hold' && s.setup.place === 'lathe')!;
+    const hold = plan.parts[0].steps.find((s) => stepDoes(s, 'hold') && s.setup.place === 'lathe')!;
     const without = way({ kind: 'without', on: { kind: 'step', id: hold.id } });
     const refused = await send({ ways: [without] });
     expect(refused.status).toBe(422);

@@ -145,11 +145,11 @@ it('waits for the longest cure of what is done', () => {
   // a finish that cures before it is used keeps no step waiting
   type Rested = Parameters<typeof restedAt>[1][number];
   const use = { do: 'wait', wait: { on: 'blank', what: 'the finish', minutes: { use: 10_080 } } };
-  const oiled = { id: 'oil', wait: null, operation: { effects: [use] } } as unknown as Rested;
+  const oiled = { id: 'oil', wait: null, operation: { kind: 'dry', effects: [use] } } as unknown as Rested;
   expect(restedAt({ done: new Map([['oil', 0]]) }, [...cures, oiled], 0)).toBe(168 * 3_600_000);
   // nor does one that is put on while it turns: it cures from the last coat
   const coat = (id: string) =>
-    ({ id, wait: null, operation: { doing: 'coated', effects: [] } }) as unknown as Rested;
+    ({ id, wait: null, operation: { kind: 'coat', effects: [] } }) as unknown as Rested;
   const polished = new Map([
     ['first', 0],
     ['second', 60_000],

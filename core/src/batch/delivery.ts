@@ -1,4 +1,4 @@
-import type { Step } from '../route/index.js';
+import { stepDoes, type Step } from '../route/index.js';
 import { batchPieces, type Lot } from './lots.js';
 import type { PieceProgress } from './pieceProgress.js';
 import type { PieceSummary } from './pieceSummary.js';
@@ -103,7 +103,7 @@ export function restedAt(
   steps: readonly Resting[],
   finishCure: number,
 ): number | null {
-  const lastCoat = steps.findLast((s) => s.operation?.doing === 'coated');
+  const lastCoat = steps.findLast((s) => stepDoes(s, 'coated'));
   const ends = steps.flatMap((step) => {
     const at = done.get(step.id);
     const minutes = Math.max(restsFor(step), step === lastCoat ? finishCure : 0);

@@ -2,6 +2,7 @@ import { lotsOf, scheduleBatch, wallMinutes } from '../batch/index.js';
 import { MOMENT_WORDS } from '../hardware/index.js';
 import { DRILL_MOMENTS, type Finding } from '../measure/index.js';
 import type { MountKind } from '../mounting/index.js';
+import { stepDoes } from '../route/index.js';
 import type { PartChoices, PlanInputs } from './inputs.js';
 import type { PartPlan } from './partPlan.js';
 import { chosenSchedule, plan } from './plan.js';
@@ -98,7 +99,7 @@ function outcomeOf(
   return {
     minutes: steps.length === 0 ? null : schedule.handsOnMinutes / Math.max(1, pieces),
     setups: schedule.setups,
-    holds: steps.filter((s) => s.operation?.kind === 'hold' && s.operation.effects.some(takesHold)).length,
+    holds: steps.filter((s) => stepDoes(s, 'hold') && s.operation?.effects.some(takesHold)).length,
     against: made.findings.filter(
       (f) => f.severity === 'stop' && OF_ITS_OWN.has(f.stage) && (f.partId ?? partId) === partId,
     ),

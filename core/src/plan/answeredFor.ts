@@ -57,7 +57,7 @@ export const leftOutNotes = ({ leftOut }: Decided, own: OwnWays): Finding[] =>
 
 /** An own step comes after the one it was put behind, and before the one it was put in front of. */
 export function ownStepsLocked(steps: readonly Step[]): Step[] {
-  const isOwn = (step: Step | undefined) => step?.operation?.kind === 'own';
+  const isOwn = (step: Step | undefined) => step?.operation?.kind === 'own step';
   return steps.map((step, i) => {
     const before = steps[i - 1];
     if (!before || (!isOwn(step) && !isOwn(before))) return step;

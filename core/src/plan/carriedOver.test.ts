@@ -1,3 +1,4 @@
+import { stepDoes } from '../route/index.js';
 import { lotsOf, progressOf, type RunEvent } from '../batch/index.js';
 import { dim } from '../measure/index.js';
 import { carriedOver } from './carriedOver.js';
@@ -33,8 +34,8 @@ describe('a piece under way, in a plan made anew', () => {
   };
   const upTo = (id: string) => before.slice(0, before.findIndex((s) => s.id === id) + 1).map((s) => s.id);
   const thinner = planned(17);
-  const neck = before.find((s) => s.operation?.doing === 'shape' && s.title === 'Neck')!.id;
-  const sanded = before.findLast((s) => s.operation?.doing === 'sanded')!.id;
+  const neck = before.find((s) => stepDoes(s, 'shape') && s.title === 'Neck')!.id;
+  const sanded = before.findLast((s) => stepDoes(s, 'sanded'))!.id;
 
   it('is not spoken of where nothing that is done changes', () => {
     const all = before.map((s) => s.id);

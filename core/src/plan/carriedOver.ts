@@ -1,7 +1,7 @@
 import { stepsOfPiece, type PieceProgress } from '../batch/index.js';
 import { len } from '../measure/index.js';
 import type { Part } from '../pattern/index.js';
-import { appliedAll, covers, goalsOf, restOf, type Operation, type Step } from '../route/index.js';
+import { appliedAll, covers, goalsOf, restOf, stepDoes, type Operation, type Step } from '../route/index.js';
 import type { PartPlan } from './partPlan.js';
 
 /** How a piece that is under way stands in a plan made anew. */
@@ -43,7 +43,7 @@ export function carriedOver(
     if (played === null) return [];
     const { left, otherwise, gone, lost } = played;
     const again = stepsOfPiece(after.steps, progress).filter(
-      (s) => done.has(s.id) && left.has(s.id) && s.operation?.kind !== 'hold',
+      (s) => done.has(s.id) && left.has(s.id) && !stepDoes(s, 'hold'),
     );
     if ([otherwise, gone, again, lost].every((found) => found.length === 0)) return [];
     return [{ piece, otherwise, gone, again, lost, left: left.size }];

@@ -1,5 +1,13 @@
 import { bodySilhouette, STARTING_FORMS } from '../pattern/index.js';
-import { appliedAll, facesOf, standingBefore, type Step, type Surface } from '../route/index.js';
+import {
+  type Does,
+  stepDoes,
+  appliedAll,
+  facesOf,
+  standingBefore,
+  type Step,
+  type Surface,
+} from '../route/index.js';
 import { exampleInputs } from './exampleShop.js';
 import { plan, stepsOfPlan } from './index.js';
 
@@ -34,8 +42,8 @@ it.each(STARTING_FORMS.map((f) => f.id))(
 
 it('tells sawn from roughed, roughed from cut, cut from sanded, sanded from coated', () => {
   const steps = stepsFor('finial');
-  const kinds = (doing: string): Surface[] => {
-    const step = steps.find((s) => s.operation?.doing === doing || s.operation?.kind === doing)!;
+  const kinds = (doing: Does): Surface[] => {
+    const step = steps.find((s) => stepDoes(s, doing))!;
     return [...new Set(facesBefore(steps, step)?.faces.map((f) => f.is))];
   };
   expect(kinds('rough')).toEqual(['sawn']);

@@ -53,6 +53,8 @@ function ruled({ before, operation }: Moment, from: OperationFigure['from'], mm:
 type Reading = (moment: Moment, figure: OperationFigure & { mm: number }) => boolean;
 const close = (a: number, b: number, by = NEAR): boolean => Math.abs(a - b) < by;
 
+/** So much is off the end that is named. */
+const shortened: Reading = (moment, { at, mm }) => endsThere(moment, { is: 'cut off', from: at!.from, mm });
 /** After it, the wood ends where the figure says, measured from the end it names. */
 const endsThere: Reading = (moment, { from, mm }) => {
   const x = ruled(moment, from, mm);
@@ -94,7 +96,7 @@ const beside: Reading = (moment, { at, mm }) => {
 /** How each figure is held against the wood; those that are not a length of the wood are read elsewhere. */
 const READ: Partial<Record<OperationFigure['is'], Reading>> = {
   'cut off': endsThere,
-  'off the end': endsThere,
+  'off the end': shortened,
   crown: thickest,
   straight: thickest,
   bottom: thinnest,
@@ -159,7 +161,7 @@ describe('the one figure of an operation, read by somebody who has only the wood
   it('is there wherever something is set, cut or drilled', () => {
     for (const { body, part } of PARTS)
       for (const { operation } of momentsOf(body, part))
-        if (['saw', 'bore', 'cut', 'part'].includes(operation.kind))
+        if (operation.effects.some((e) => ['stock', 'cut', 'flat', 'drill', 'split', 'free'].includes(e.do)))
           expect([operation.id, operation.figure !== undefined]).toEqual([operation.id, true]);
   });
 });

@@ -1,3 +1,4 @@
+import { stepDoes } from '../route/index.js';
 import { freshKit, kitWays, KIT_KIND_LIST, type DrillChoice, type Kit } from '../hardware/index.js';
 import { bySeverity, DRILL_MOMENTS, DRILL_SETUPS } from '../measure/index.js';
 import { MOUNT_KINDS, STOCK_FORMS } from '../mounting/index.js';
@@ -169,7 +170,7 @@ describe('bits over the batch', () => {
     part.holes = [bore('a', 8, 'reference'), bore('b', 6, 'far'), bore('c', 8, 'far')];
     const planned = partOf(inputs);
     expect(planned.drilling.map((d) => d.name)).toEqual(['a', 'c', 'b']);
-    const words = planned.steps.filter((s) => s.operation?.kind === 'bore').map((s) => s.words[0]);
+    const words = planned.steps.filter((s) => stepDoes(s, 'bore')).map((s) => s.words[0]);
     expect(words[1]).toBe('The bit stays in.');
     expect(words[2]).toBe('Change the bit: brad point 8 mm out, brad point 6 mm in.');
     const press = planned.steps.filter((s) => s.setup.place === 'drill press').map((s) => s.setup.holding);

@@ -13,6 +13,7 @@ export {
 } from './plan.js';
 export { type Alternative, alternatives, type Otherwise, otherwise, type Outcome } from './alternatives.js';
 export { type PlanSnapshot, snapshotOf } from './snapshot.js';
+export { readSnapshot, type StoredSnapshot } from './stored/readSnapshot.js';
 export { type CarriedOver, carriedOver } from './carriedOver.js';
 export { planDifference } from './planDifference.js';
 export { type OffSize, spoilt, type Spoilt } from './spoilt.js';

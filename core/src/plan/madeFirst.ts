@@ -1,4 +1,4 @@
-import type { OperationKind, OrderLock, Step } from '../route/index.js';
+import { stepDoes, type OrderLock, type Step } from '../route/index.js';
 import type { PlannedPart } from './partPlan.js';
 
 /** What of the parts comes before they are joined: their last steps, and what still cures when those are done. */
@@ -8,7 +8,8 @@ export function madeFirst(parts: readonly Pick<PlannedPart, 'plan'>[], of: reado
     .flatMap(({ plan: { steps, name } }) => {
       const needed = new Set(steps.flatMap((s) => s.locks.map((l) => l.stepId)));
       return steps.flatMap((step): OrderLock[] => {
-        if (BESIDE.has(step.operation?.kind ?? 'shop')) return [];
+        // what leaves the wood as it is, or stands at its beginning, is behind whoever has done the rest
+        if (stepDoes(step, 'saw', 'mark', 'hold')) return [];
         const minutes = handledAfter(step);
         if (minutes > 0) return [{ stepId: step.id, reason: `${step.wait?.what ?? 'it cures'}.`, minutes }];
         return needed.has(step.id)
@@ -17,9 +18,6 @@ export function madeFirst(parts: readonly Pick<PlannedPart, 'plan'>[], of: reado
       });
     });
 }
-
-/** What leaves the wood as it is, or stands at its beginning, is behind whoever has done the rest. */
-const BESIDE: ReadonlySet<OperationKind> = new Set(['saw', 'mark', 'hold']);
 
 const handledAfter = ({ operation }: Step): number =>
   Math.max(0, ...(operation?.effects ?? []).map((e) => (e.do === 'wait' ? (e.wait.minutes.handle ?? 0) : 0)));

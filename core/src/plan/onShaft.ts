@@ -1,7 +1,7 @@
 import { partsMeet, shaftOf, type Shaft } from '../assembly/index.js';
 import type { Finding } from '../measure/index.js';
 import { joinSides, type Part, type PatternBody } from '../pattern/index.js';
-import { covers, goalsOf, type Shop, type Step, type Work } from '../route/index.js';
+import { covers, goalsOf, stepDoes, type Shop, type Step, type Work } from '../route/index.js';
 import { ownCure } from './decisions.js';
 import type { PlanInputs } from './inputs.js';
 import { madeFirst } from './madeFirst.js';
@@ -44,7 +44,7 @@ export function shaftIn(
 /** The step at which the finished part comes in takes a piece of it, whole; what is behind it has it already. */
 export function takingMate(steps: readonly Step[], { shaft, planned }: Mate): Step[] {
   const own = new Set(steps.map((s) => s.id));
-  const at = steps.findIndex((s) => s.operation?.kind === 'join' && s.operation.subject === shaft.joinId);
+  const at = steps.findIndex((s) => stepDoes(s, 'join') && s.operation?.subject === shaft.joinId);
   return steps.map((step, i): Step => {
     const locks = step.locks.filter((l) => own.has(l.stepId));
     // the shaft is turned by then: from there on nothing prepares any more

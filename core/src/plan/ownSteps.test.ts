@@ -1,3 +1,4 @@
+import { stepDoes } from '../route/index.js';
 import type { PatternBody } from '../pattern/index.js';
 import type { Decision } from '../workshop/index.js';
 import { base, partOf, planned, said, way, type Where } from './exampleWays.js';
@@ -22,8 +23,7 @@ describe('steps left out and put in', () => {
   it('what would leave the wood unheld stays a Stop that nobody can go past', () => {
     const mount = usual.steps.find(
       (s) =>
-        s.operation?.kind === 'hold' &&
-        s.operation.effects.some((e) => e.do === 'hold' && e.held?.place === 'lathe'),
+        stepDoes(s, 'hold') && s.operation?.effects.some((e) => e.do === 'hold' && e.held?.place === 'lathe'),
     )!;
     const without = way({ kind: 'without', on: { kind: 'step', id: mount.id } });
     const { findings } = planned({ order: [without] });
@@ -88,7 +88,7 @@ describe('steps left out and put in', () => {
     };
     const [part] = plan(body, base.workshop, base.stock, order, base.schools).parts;
     expect(part.blank.perBlank).toBe(2);
-    expect(part.steps.filter((s) => s.operation?.kind === 'mark')).toEqual([]);
+    expect(part.steps.filter((s) => stepDoes(s, 'mark'))).toEqual([]);
   });
 });
 

@@ -1,3 +1,4 @@
+import { stepDoes } from '../route/index.js';
 import { dim } from '../measure/index.js';
 import { STARTING_FORMS } from '../pattern/index.js';
 import type { Decision } from '../workshop/index.js';
@@ -15,7 +16,7 @@ describe('how it is sanded', () => {
     const plain = planned({ order: [way(NONE)] });
     const [part] = plain.parts;
     expect(part.ladder).toEqual([]);
-    expect(part.steps.filter((s) => s.operation?.doing === 'sanded')).toEqual([]);
+    expect(part.steps.filter((s) => stepDoes(s, 'sanded'))).toEqual([]);
     expect(part.layout.sizing.map((s) => s.cutTo)).toEqual(part.layout.sizing.map((s) => s.finished));
     expect(said(plain.findings, 'surface.gap')).toEqual([]);
     expect(said(plain.findings, 'surface.start')).toEqual([]);
@@ -25,8 +26,8 @@ describe('how it is sanded', () => {
   it('burnished instead: one step with its shavings before the finish', () => {
     const { steps } = partOf({ order: [way({ ...NONE, burnish: true })] });
     const at = steps.findIndex((s) => s.id === 'burnished:all:shavings');
-    expect(at).toBeGreaterThan(steps.findLastIndex((s) => s.operation?.doing === 'shape'));
-    expect(at).toBeLessThan(steps.findIndex((s) => s.operation?.doing === 'coated'));
+    expect(at).toBeGreaterThan(steps.findLastIndex((s) => stepDoes(s, 'shape')));
+    expect(at).toBeLessThan(steps.findIndex((s) => stepDoes(s, 'coated')));
   });
 
   it('with grits of one’s own: a gap is said, and one that is not there', () => {
@@ -103,12 +104,12 @@ describe('what it is cut with', () => {
 
   it('roughing and parting too, and the width of the parting tool counts', () => {
     const parter: Decision = { kind: 'tool', on: { kind: 'like', does: 'size' }, toolId: 'sk' };
-    const step = partOf({ order: [way(parter)] }).steps.find((s) => s.operation?.doing === 'size');
+    const step = partOf({ order: [way(parter)] }).steps.find((s) => stepDoes(s, 'size'));
     expect(step?.operation?.tool).toBe('Skew');
     expect(
       partOf({
         order: [way({ kind: 'tool', on: { kind: 'like', does: 'rough' }, toolId: 'sg' })],
-      }).steps.find((s) => s.operation?.doing === 'rough')?.operation?.tool,
+      }).steps.find((s) => stepDoes(s, 'rough'))?.operation?.tool,
     ).toBe('Spindle gouge');
   });
 });
@@ -160,7 +161,7 @@ describe('the order of cuts', () => {
 describe('figures that somebody sets', () => {
   it('a speed, with what speaks against it', () => {
     const at = (rpm: number) => planned({ order: [way({ kind: 'speed', stage: 'shape', rpm })] });
-    expect(at(1900).parts[0].steps.find((s) => s.operation?.doing === 'shape')?.speed).toBe('1900 rpm');
+    expect(at(1900).parts[0].steps.find((s) => stepDoes(s, 'shape'))?.speed).toBe('1900 rpm');
     expect(said(at(1900).findings, 'turn.speed.set')).toEqual([]);
     expect(said(at(2000).findings, 'turn.speed.set')[0]?.why).toContain('450, 800, 1250');
     const chucked = plan(
@@ -183,9 +184,7 @@ describe('figures that somebody sets', () => {
     });
     expect(part.drilling[0]).toMatchObject({ toShoulder: 26, bit: { id: 'brad12' } });
     expect(part.holes[0]?.steps[0]).toEqual({ diameter: dim(12), depth: dim(26) });
-    expect(
-      part.steps.find((s) => s.operation?.kind === 'bore')?.operation?.said.some((s) => s.mm === 26),
-    ).toBe(true);
+    expect(part.steps.find((s) => stepDoes(s, 'bore'))?.operation?.said.some((s) => s.mm === 26)).toBe(true);
     expect(part.own?.map((o) => o.instead)).toEqual([expect.stringContaining('⟦11.6⟧'), '⟦21.5⟧ deep']);
   });
 
@@ -208,9 +207,9 @@ describe('figures that somebody sets', () => {
   it('minutes of one step or of all alike', () => {
     const minutes = (where: Where) =>
       partOf(where)
-        .steps.filter((s) => s.operation?.doing === 'size')
+        .steps.filter((s) => stepDoes(s, 'size'))
         .map((s) => s.minutes);
-    const [first] = usual.steps.filter((s) => s.operation?.doing === 'size');
+    const [first] = usual.steps.filter((s) => stepDoes(s, 'size'));
     expect(
       minutes({ order: [way({ kind: 'minutes', on: { kind: 'step', id: first!.id }, minutes: 7 })] })[0],
     ).toBe(7);

@@ -1,7 +1,7 @@
 import { dim } from '../measure/index.js';
 import type { MountKind } from '../mounting/index.js';
 import { STARTING_FORMS, type PatternBody } from '../pattern/index.js';
-import { covers, play, restOf } from '../route/index.js';
+import { doesOf, covers, play, restOf } from '../route/index.js';
 import { routed } from './exampleRoute.js';
 
 const bodyOf = (form: string): PatternBody => ({
@@ -30,7 +30,7 @@ describe('what is still to be done, from any state', () => {
       // holds that nothing is done in any more may be left out
       const work = (ids: string[]) => ids.filter((id) => !id.startsWith('hold:'));
       expect([next.id, work(rest.map((o) => o.id))]).toEqual([next.id, work(left)]);
-      const again = play({ schema: 1, operations: rest }, forJudge.lengths, before[k]);
+      const again = play({ schema: 2, operations: rest }, forJudge.lengths, before[k]);
       expect([next.id, again.findings.map((f) => f.what)]).toEqual([next.id, []]);
       expect(covers(again.end, forJudge.pattern.parts).map((f) => f.what)).toEqual([]);
     });
@@ -45,14 +45,16 @@ describe('what is still to be done, from any state', () => {
     );
     const now = made(changed, 'between centres');
     const { operations } = old.route;
-    const k = operations.findIndex((o) => o.kind === 'treat');
+    const k = operations.findIndex((o) => o.effects.some((e) => e.do === 'treat'));
     const { before } = play(old.route, old.forJudge.lengths);
     const { rest, end } = restOf(
       now.route.operations,
       before[k]!,
       new Set(operations.slice(0, k).map((o) => o.id)),
     );
-    const cuts = rest.filter((o) => o.kind === 'cut' && o.doing !== 'nib').map((o) => o.id);
+    const cuts = rest
+      .filter((o) => o.effects.some((e) => e.do === 'cut' || e.do === 'flat') && doesOf(o.kind) !== 'nib')
+      .map((o) => o.id);
     expect(cuts.filter((id) => id.startsWith('shape:') && !id.includes('tip'))).toEqual(['shape:e5']);
     expect(covers(end, now.forJudge.pattern.parts)).toEqual([]);
     // thicker it cannot become: that is said by name

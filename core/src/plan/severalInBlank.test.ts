@@ -1,3 +1,4 @@
+import { stepDoes } from '../route/index.js';
 import { dim } from '../measure/index.js';
 import type { MountKind } from '../mounting/index.js';
 import { STARTING_FORMS } from '../pattern/index.js';
@@ -45,11 +46,11 @@ describe('several pieces from one blank are one wood', () => {
     );
     const places = (id: string) =>
       part.steps.filter((s) => s.id.replace(/ \(2\)/, '') === id).map((s) => s.share?.place);
-    for (const step of part.steps.filter((s) => s.share?.place === 1 && s.operation?.doing === 'shape'))
+    for (const step of part.steps.filter((s) => s.share?.place === 1 && stepDoes(s, 'shape')))
       expect(places(step.id)).toEqual([1, 2]);
     // 280 and a gap of 4 lie between the same cut on both
     const [one, two] = part.steps
-      .filter((s) => s.operation?.doing === 'shape')
+      .filter((s) => stepDoes(s, 'shape'))
       .flatMap((s) => {
         const from = s.operation?.said.find((f) => f.name === 'from');
         return s.id.startsWith('shape:e1') && from ? [from.mm] : [];

@@ -9,7 +9,7 @@ const { workshop, stock, order, schools } = exampleInputs(1);
 const figuresOf = (body: PatternBody) => {
   const made = plan({ ...body, hardware: [] }, workshop, stock, order, schools);
   return stepsOfPlan(made).flatMap(({ operation, words }) => {
-    if (operation?.doing !== 'size') return [];
+    if (operation?.kind !== 'size') return [];
     const read = words.map((w) => speak(w, 'mm')).join(' ');
     const parted = /Part down to ([\d.]+ mm)/.exec(read)?.[1];
     const set = /[Ss]et (?:a|the) [a-z ]*calliper to ([\d.]+ mm)/.exec(read)?.[1];

@@ -2,14 +2,18 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { contradictions, lotsOf, nextAction, progressOf, type RunEvent } from '../batch/index.js';
 import { finishedReadings } from '../inspect/index.js';
-import { shopBefore, standingBefore } from '../route/index.js';
+import { facesOf, shopBefore, standingBefore } from '../route/index.js';
 import { exampleInputs } from './exampleShop.js';
-import { chosenSchedule, planDifference, planSummaryOf, snapshotOf, type PlanSnapshot } from './index.js';
+import { chosenSchedule, planDifference, planSummaryOf, readSnapshot, snapshotOf } from './index.js';
+import type { StoredSnapshot } from './stored/readSnapshot.js';
+
+const storedBy = (schema: number): StoredSnapshot =>
+  JSON.parse(
+    readFileSync(join(__dirname, `fixtures/snapshot.schema${schema}.json`), 'utf8'),
+  ) as StoredSnapshot;
 
 /** A plan as it was stored before there were routes. */
-const old = JSON.parse(
-  readFileSync(join(__dirname, 'fixtures/snapshot.schema1.json'), 'utf8'),
-) as PlanSnapshot;
+const old = readSnapshot(storedBy(1));
 const [part] = old.plan.parts;
 const lots = (pieces: number) => lotsOf([{ partId: part.partId, pieces }]);
 
@@ -61,13 +65,69 @@ describe('a plan of schema 1', () => {
   });
 });
 
-describe('a plan of schema 2', () => {
+describe('a plan of schema 2, stored by engine 12', () => {
+  const stored = storedBy(2);
+  const { schema, plan } = readSnapshot(stored);
+  const { steps, stations } = plan.parts[0];
+  const step = (id: string) => steps.find((s) => s.id === id)!;
+  const said = (id: string) => step(id).operation?.figure;
+
+  it('is read with the kinds of today, and with words and speeds of then', () => {
+    expect(schema).toBe(3);
+    expect(steps.map((s) => s.operation?.kind)).toEqual([
+      ...['saw out', 'square an end', 'mark centres', 'clamp', 'drill', 'take off', 'fit in', 'take hold'],
+      ...['rough', 'mark off', 'size', 'shape', 'shape', 'size', 'shape', 'size', 'shape', 'size', 'shape'],
+      ...['try the fit', 'sand', 'sand', 'sand', 'sand', 'sand', 'tail away', 'part off', 'coat', 'take off'],
+      ...['measure', 'fit in'],
+    ]);
+    const told = (all: readonly { id: string; words: string[]; speed: string | null }[]) =>
+      all.map(({ id, words, speed }) => ({ id, words, speed }));
+    expect(told(steps)).toEqual(told(stored.plan.parts[0].steps));
+    // what is read is read again as it is
+    expect(readSnapshot(readSnapshot(stored))).toEqual(readSnapshot(stored));
+  });
+
+  it('has the figure that was shown then at each step', () => {
+    const neck = stations.find((s) => s.id === 'e2.bottom')!;
+    expect(said('saw:blank part1')).toEqual({ is: 'across', mm: 43 });
+    expect(said('shape:e2')).toEqual({
+      is: 'bottom',
+      mm: expect.closeTo(neck.finished, 6),
+      at: { mm: 3.72, to: 22.32, from: 'first end' },
+    });
+    expect(said('size:e2.bottom')).toMatchObject({ is: 'parted down', at: { mm: 13.02, from: 'first end' } });
+    expect(said('part:far end')).toEqual({ is: 'cut off', mm: 62, called: 'cut off, from the first end' });
+    expect(said('try:fit')).toEqual({ is: 'what it meets', called: 'flush with the base', mm: 32 });
+    expect(said('hold:mandrel:blank part1')).toEqual({ is: 'at the drive', text: 'M8 stopper mandrel' });
+    expect(said('sanded:all:P150')).toEqual({ is: 'grit', text: 'P150' });
+    expect(said('coated:all:1')).toBeUndefined();
+  });
+
+  it('goes on at the step where it stood, with the wood as it stood', () => {
+    const done = steps.slice(0, 12).map((s, i): RunEvent => ({
+      id: `e${i}`,
+      piece: 1,
+      at: new Date(Date.UTC(2026, 2, 2, 8, i)).toISOString(),
+      device: 'tablet',
+      sequence: i,
+      planVersion: 1,
+      body: { kind: 'done', stepId: s.id },
+    }));
+    const state = progressOf(lotsOf([{ partId: 'part1', pieces: 1 }]), done, planSummaryOf(plan).steps);
+    const next = nextAction(steps, state, 'by-piece', Date.UTC(2026, 2, 3));
+    expect(next).toMatchObject({ kind: 'do', step: { id: 'shape:e4' } });
+    const standing = standingBefore(steps, 'shape:e4', 2)!;
+    expect(new Set(facesOf(standing).map((f) => f.is))).toEqual(new Set(['roughed', 'cut']));
+  });
+});
+
+describe('a plan of schema 3', () => {
   const { schema, plan } = snapshotOf(exampleInputs(3));
   const { steps, outline } = plan.parts[0];
   const before = (id: string) => standingBefore(steps, id, 2)!;
 
   it('keeps with each step what it does to the wood', () => {
-    expect(schema).toBe(2);
+    expect(schema).toBe(3);
     expect(steps.every((s) => s.operation?.id === s.id)).toBe(true);
     // what came out of the store is played as what went in
     const stored = JSON.parse(JSON.stringify(steps)) as typeof steps;

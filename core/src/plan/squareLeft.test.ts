@@ -1,3 +1,4 @@
+import { stepDoes } from '../route/index.js';
 import { dim } from '../measure/index.js';
 import { STARTING_FORMS } from '../pattern/index.js';
 import { exampleInputs } from './exampleShop.js';
@@ -23,7 +24,7 @@ function planned({ faces, shoulder = 36 }: { faces?: 'planed' | 'sawn'; shoulder
     part,
     figures: made.figures.stock ?? [],
     findings: made.findings,
-    saw: part.steps.find((s) => s.operation?.kind === 'saw')!,
+    saw: part.steps.find((s) => stepDoes(s, 'saw'))!,
   };
 }
 

@@ -3,7 +3,7 @@ import { dim } from '../measure/index.js';
 import type { MountKind } from '../mounting/index.js';
 import { hasWood, outlineOf, outOf, radiusAt, type Body, type Element, type Part } from '../pattern/index.js';
 import { tenonDiameter } from '../pattern/tenonFit.js';
-import { play, type Operation, type Shop } from '../route/index.js';
+import { doesOf, type Does, play, type Operation, type Shop } from '../route/index.js';
 import { exampleInputs } from './exampleShop.js';
 import { routed } from './exampleRoute.js';
 
@@ -124,7 +124,7 @@ const reachOfCut = ({ skin }: CutEffect): [number, number] => {
 };
 const thickestOf = ({ skin }: CutEffect): number =>
   Math.max(...skin.profile.flatMap((s) => [2 * s.r0, 2 * s.r1]));
-const HARD = new Set(['rough', 'size', 'stub', 'nib', 'tenon']);
+const HARD = new Set<Does>(['rough', 'size', 'stub', 'nib', 'tenon']);
 
 /** Twist of the thinnest wood between the drive and a cut, MPa: 16·F·r ÷ (π·d³), all by feel. */
 function twistByFeel({ held, woods }: Shop, operation: Operation): number {
@@ -134,7 +134,7 @@ function twistByFeel({ held, woods }: Shop, operation: Operation): number {
   const [x0, x1] = reachOfCut(cut);
   const drivesLow = held.drive.on.x1 < (x0 + x1) / 2;
   const [from, to] = drivesLow ? [held.drive.on.x1, x0] : [x1, held.drive.on.x0];
-  const force = HARD.has(String(operation.doing)) && !cut.lightly ? 60 : 20;
+  const force = HARD.has(doesOf(operation.kind)) && !cut.lightly ? 60 : 20;
   const lever = Math.max(...[0.02, 0.5, 0.98].map((t) => reachByFeel(wood.body, x0 + t * (x1 - x0))));
   let least = Infinity;
   for (let x = from + 0.2; x < to - 0.2; x += 0.8) least = Math.min(least, reachByFeel(wood.body, x));
@@ -188,8 +188,8 @@ describe('a part with thin ends', () => {
     fc.assert(
       fc.property(thinParts, fc.constantFrom(...WAYS), ({ part }, way) => {
         const { operations } = plannedIn(part, way);
-        const first = operations.findIndex((o) => o.doing === 'sanded');
-        const late = operations.slice(first).filter((o) => cutOf(o)?.turning && o.doing !== 'nib');
+        const first = operations.findIndex((o) => doesOf(o.kind) === 'sanded');
+        const late = operations.slice(first).filter((o) => cutOf(o)?.turning && doesOf(o.kind) !== 'nib');
         for (const operation of late) {
           const [x0, x1] = reachOfCut(cutOf(operation)!);
           const thickest = thickestOf(cutOf(operation)!);
@@ -211,7 +211,7 @@ describe('a part with thin ends', () => {
           const outline = outlineOf(part.turnings[0]);
           for (const [i, operation] of operations.entries()) {
             const span = outline.spans.find((s) => s.element.id === operation.subject);
-            if (operation.kind !== 'try' || !span) continue;
+            if (doesOf(operation.kind) !== 'try' || !span) continue;
             tried++;
             const wood = before[i]!.woods.find((w) => w.id === operation.on[0])!;
             const lies = wood.pieces[0]!.at.at[0];

@@ -1,3 +1,4 @@
+import { stepDoes } from '../route/index.js';
 import { dim } from '../measure/index.js';
 import { STARTING_FORMS, type Decoration, type Part } from '../pattern/index.js';
 import { exampleInputs } from './exampleShop.js';
@@ -34,8 +35,8 @@ describe('what is drawn is made by the route, or it is a Stop that names it', ()
     const made = { 'burnt line': 'burnt', texture: 'textured', colour: 'dyed' }[kind];
     const at = steps.findIndex((s) => s.id === `${made}:d1:once`);
     // after the last grit, before the first coat
-    expect(at).toBeGreaterThan(steps.findLastIndex((s) => s.operation?.doing === 'sanded'));
-    expect(at).toBeLessThan(steps.findIndex((s) => s.operation?.doing === 'coated'));
+    expect(at).toBeGreaterThan(steps.findLastIndex((s) => stepDoes(s, 'sanded')));
+    expect(at).toBeLessThan(steps.findIndex((s) => stepDoes(s, 'coated')));
   });
 
   it('a way that cannot be gone: there are no steps, and the reason stands first', () => {
@@ -50,7 +51,7 @@ describe('what is drawn is made by the route, or it is a Stop that names it', ()
 describe('a square that is left', () => {
   const rough = (formId?: string) =>
     planned((part) => part, formId)
-      .parts[0].steps.filter((s) => s.operation?.doing === 'rough')
+      .parts[0].steps.filter((s) => stepDoes(s, 'rough'))
       .flatMap((s) => s.words)
       .join(' ');
 

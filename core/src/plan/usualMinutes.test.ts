@@ -1,16 +1,15 @@
 import { dim } from '../measure/index.js';
 import { STARTING_FORMS, type Element, type PatternBody } from '../pattern/index.js';
+import { stepDoes, type Does } from '../route/index.js';
 import { exampleInputs } from './exampleShop.js';
 import { snapshotOf } from './snapshot.js';
 
 /** Minutes of the steps of one piece that do one of these. */
-function minutesOf(body: PatternBody, ...doing: string[]): number {
+function minutesOf(body: PatternBody, ...does: Does[]): number {
   const inputs = exampleInputs(6);
   inputs.workshop.abrasives = [120, 180, 240, 320].map((grit) => ({ id: `p${grit}`, grit, scale: 'P' }));
   const [part] = snapshotOf({ ...inputs, pattern: { ...body, hardware: [] } }).plan.parts;
-  return part.steps
-    .filter((s) => doing.includes(s.operation?.doing ?? ''))
-    .reduce((sum, s) => sum + s.minutes, 0);
+  return part.steps.filter((s) => stepDoes(s, ...does)).reduce((sum, s) => sum + s.minutes, 0);
 }
 const form = (id: string, values: Record<string, number> = {}) =>
   STARTING_FORMS.find((f) => f.id === id)!.body(

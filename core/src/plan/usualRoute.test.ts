@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { dim } from '../measure/index.js';
 import { outlineOf, STARTING_FORMS, type Element, type Part, type PatternBody } from '../pattern/index.js';
-import { covers, NoWay, play, usualRoute, type Route } from '../route/index.js';
+import { doesOf, covers, NoWay, play, usualRoute, type Route } from '../route/index.js';
 import { differences } from '../route/byHand/all.js';
 import { routed, workshopFor } from './exampleRoute.js';
 import { exampleInputs } from './exampleShop.js';
@@ -39,16 +39,16 @@ describe('the usual route plays, covers what is drawn, and makes it on a lathe t
     const goals = made.forJudge.pattern.parts;
     const without = operations.filter((o) => o.id !== 'sanded:all:P150');
     expect(without).toHaveLength(operations.length - 1);
-    const rough = play({ schema: 1, operations: without }, made.forJudge.lengths);
+    const rough = play({ schema: 2, operations: without }, made.forJudge.lengths);
     expect(
       covers(rough.end, goals)
         .map((f) => f.what)
         .join(),
     ).toContain('wood still stands there');
-    const bored = operations.filter((o) => o.kind === 'bore');
-    const late = [...operations.filter((o) => o.kind !== 'bore')];
-    late.splice(late.findIndex((o) => o.kind === 'join') + 1, 0, ...bored);
-    const stops = play({ schema: 1, operations: late }, made.forJudge.lengths).findings.map((f) => f.what);
+    const bored = operations.filter((o) => doesOf(o.kind) === 'bore');
+    const late = [...operations.filter((o) => doesOf(o.kind) !== 'bore')];
+    late.splice(late.findIndex((o) => doesOf(o.kind) === 'join') + 1, 0, ...bored);
+    const stops = play({ schema: 2, operations: late }, made.forJudge.lengths).findings.map((f) => f.what);
     expect(stops.join()).toContain('There is no hole for it to go into');
   });
 
@@ -266,15 +266,19 @@ describe('the order of the usual route', () => {
   it('sizes each place just before the first feature that it bounds, and none twice', () => {
     for (const { body: own, part: one } of PARTS) {
       const made = routed(own, one, 'between centres')!;
-      const order = made.route.operations.filter((o) => o.doing === 'size' || o.doing === 'shape');
+      const order = made.route.operations.filter(
+        (o) => doesOf(o.kind) === 'size' || doesOf(o.kind) === 'shape',
+      );
       const places = order.flatMap((o) =>
-        o.doing === 'size' ? o.effects.flatMap((e) => (e.do === 'cut' ? [e.skin.profile[0]!.x0] : [])) : [],
+        doesOf(o.kind) === 'size'
+          ? o.effects.flatMap((e) => (e.do === 'cut' ? [e.skin.profile[0]!.x0] : []))
+          : [],
       );
       places.sort((a, b) => a - b).forEach((x, i) => expect(x - (places[i - 1] ?? -9)).toBeGreaterThan(0.5));
       // after a place has been sized a feature follows: places are not sized all at once
       order.forEach((o, i) => {
-        if (o.doing === 'size')
-          expect(order.slice(i + 1, i + 4).some((next) => next.doing === 'shape')).toBe(true);
+        if (doesOf(o.kind) === 'size')
+          expect(order.slice(i + 1, i + 4).some((next) => doesOf(next.kind) === 'shape')).toBe(true);
       });
     }
   });
@@ -298,7 +302,7 @@ describe('the order of the usual route', () => {
       );
       const { route, stops, uncovered } = routed(body, drawn, 'between centres')!;
       expect([...stops, ...uncovered]).toEqual([]);
-      return route.operations.find((o) => o.kind === 'saw')!.words.join(' ');
+      return route.operations.find((o) => doesOf(o.kind) === 'saw')!.words.join(' ');
     };
     expect(wordsOf()).toContain('Plane all four faces');
     expect(wordsOf('planed')).toBe(wordsOf());

@@ -1,3 +1,4 @@
+import { stepDoes } from '../route/index.js';
 import { dim } from '../measure/index.js';
 import { finishedReadings } from '../inspect/index.js';
 import { STARTING_FORMS } from '../pattern/index.js';
@@ -108,7 +109,7 @@ describe('choices of the order', () => {
     const oiled = handle();
     oiled.order.finishId = 'oil';
     const made = planOf(oiled);
-    const runs = made.parts[0].steps.filter((s) => s.operation?.doing === 'coated').map((s) => s.run);
+    const runs = made.parts[0].steps.filter((s) => stepDoes(s, 'coated')).map((s) => s.run);
     expect(new Set(runs).size).toBe(3);
     // by operation no piece waits for the coats of another: both schools end within two days of each other
     expect(Math.abs(made.byOperation.elapsedMinutes - made.byPiece.elapsedMinutes)).toBeLessThan(2 * 1440);

@@ -14,6 +14,7 @@ import {
   decidedSteps,
   joinItem,
   play,
+  stepDoes,
   stepsOf,
   type JoinToMake,
   type OrderLock,
@@ -115,10 +116,10 @@ function ofBranch(branch: Branch, parts: readonly PlannedPart[], inputs: PlanInp
     }),
   );
   const takes = open.flatMap(({ join }) => rounds(join));
-  const joined = drafts.filter((s) => s.operation?.kind === 'join');
+  const joined = drafts.filter((s) => stepDoes(s, 'join'));
   const named = drafts.map((step): Step => {
     const round = takes[joined.indexOf(step)];
-    const last = step.operation?.kind === 'try';
+    const last = stepDoes(step, 'try');
     return {
       ...step,
       id: `item/${step.id}`,

@@ -1,6 +1,7 @@
 import { endForEnd, placedIn, STOCK, type Placement, type Skin } from '../pattern/index.js';
 import { across } from './stretch.js';
-import type { Effect, Operation } from './operation.js';
+import type { Effect } from './effect.js';
+import type { Operation } from './operation.js';
 import { STRENGTHS } from '../stiffness/index.js';
 import { EMPTY_SHOP, type MadeOf, type PieceIn, type Shop, type SurfaceRef, type Wood } from './shop.js';
 

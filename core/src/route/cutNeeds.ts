@@ -12,7 +12,9 @@ import {
 import { carriedNeeds } from './carried.js';
 import { heldNeeds } from './holdNeeds.js';
 import { there, unmet, type Need } from './need.js';
-import type { Effect, Operation } from './operation.js';
+import type { Effect } from './effect.js';
+import { kindRow } from './kinds/operationKinds.js';
+import type { Operation } from './operation.js';
 import { GRIPS, woodOf, type Grip, type Shop, type Wood } from './shop.js';
 import { aroundAt, inWood, overlap, stretchOf, type Stretch } from './stretch.js';
 
@@ -42,8 +44,7 @@ export function cutNeeds(
 }
 
 /** What is roughed and parted presses hard. */
-const pressesHard = ({ doing }: Operation): boolean =>
-  doing === 'rough' || doing === 'size' || doing === 'stub' || doing === 'nib' || doing === 'tenon';
+const pressesHard = ({ kind }: Operation): boolean => kindRow(kind).presses === 'hard';
 
 /** A hollow is cut from its middle outwards; outside it begins as far out as the wood stands. */
 function pressedNeeds(shop: Shop, id: string, skin: Skin, hard: boolean): Need[] {
@@ -58,14 +59,14 @@ function pressedNeeds(shop: Shop, id: string, skin: Skin, hard: boolean): Need[]
 }
 
 /** After a new hold what was cut before does not run true; sizes are cut on what does. */
-function alignedNeeds(wood: Wood, skin: Skin, { doing }: Operation): Need[] {
+function alignedNeeds(wood: Wood, skin: Skin, { kind }: Operation): Need[] {
   const stretch = inWood(stretchOf(skin), skin.axis);
   const under = wood.body.skins.filter((s) => {
     const own = inWood(stretchOf(s), s.axis);
     return s.side === 'outside' && own !== null && stretch !== null && overlap(own, stretch) > 0;
   });
   const last = under.at(-1);
-  if (doing === 'rough' || skin.side === 'inside' || stretch === null) return [];
+  if (kindRow(kind).does === 'rough' || skin.side === 'inside' || stretch === null) return [];
   if (!last && clipsCorners(wood, skin)) return [];
   if (!last)
     return [unmet('It is not round here yet.', 'Raw stock does not run true.', 'Rough it to round first.')];

@@ -1,6 +1,7 @@
 import { withoutPlace, type OwnStep } from '../workshop/index.js';
 import type { Operation, Route } from './operation.js';
-import { idOf, operationOf } from './say/operationOf.js';
+import { doesOf } from './kinds/operationKinds.js';
+import { operationOf } from './say/operationOf.js';
 
 /** A step as a decision can be about it: its name, what it does, and the kind of feature it does it to. */
 interface DecidedStep {
@@ -73,7 +74,7 @@ function placeAfter(
 function ownOperation(id: string, step: OwnStep, beside: Operation | undefined): Operation {
   return {
     ...operationOf(
-      { kind: 'own', subject: id, on: [], said: [], effects: [], purpose: 'handle' },
+      { kind: 'own step', subject: id, on: [], said: [], effects: [] },
       {
         title: step.title,
         words: step.words === '' ? [] : [step.words],
@@ -81,13 +82,12 @@ function ownOperation(id: string, step: OwnStep, beside: Operation | undefined):
         ...(beside ? { stage: beside.stage } : {}),
       },
     ),
-    id: idOf('own', id),
     at: step.place,
     ...(step.makes.length === 0 ? {} : { makes: step.makes }),
   };
 }
 
-function stepOf({ id, kind, doing, subject }: Operation, { kindOf }: DecidedSteps): DecidedStep {
+function stepOf({ id, kind, subject }: Operation, { kindOf }: DecidedSteps): DecidedStep {
   const of = subject === null ? undefined : kindOf(withoutPlace(subject));
-  return { id, does: doing ?? kind, ...(of === undefined ? {} : { of }) };
+  return { id, does: doesOf(kind), ...(of === undefined ? {} : { of }) };
 }

@@ -48,11 +48,9 @@ function surfaceAt({ body, treated }: Wood, { x, outside }: SilhouettePoint): Om
   const flat = !skin && (body.form.kind === 'square' || body.form.kind === 'octagon');
   if (own.some(({ how }) => how === 'coated')) return { is: 'coated', flat };
   if (own.some(({ how }) => how === 'sanded' || how === 'burnished')) return { is: 'sanded', flat };
-  if (skin) return { is: isRoughing(skin) ? 'roughed' : 'cut', flat };
+  if (skin) return { is: skin.leaves ?? 'cut', flat };
   return { is: flat ? 'sawn' : 'cut', flat };
 }
-
-const isRoughing = ({ id }: Skin): boolean => (id.split('/').at(-1) ?? '').startsWith('rough:');
 
 /** Whether what stands at a place is what this cut left there. */
 function isBy(skin: Skin, x: number, outside: number): boolean {

@@ -16,13 +16,17 @@ type From = keyof typeof FROM_WORDS;
  */
 const FIGURES = {
   across: 'blank, across',
+  long: 'long',
   'below the corner': 'off below each corner',
   'gauge line': 'gauge lines at',
   notches: 'notches',
   tape: 'tape at',
   bit: 'bit',
+  'mouth to bottom': 'reamed, mouth to bottom',
+  mouth: 'mouth',
   'held by': 'held by',
   'at the drive': 'at the drive',
+  'at the tail': 'at the tail',
   tailstock: 'tailstock',
   round: 'round to',
   tenon: 'tenon',
@@ -44,6 +48,7 @@ const FIGURES = {
   'goes in': 'goes in',
   'its middle': 'its middle',
   grit: 'grit',
+  grits: 'grits',
   band: 'between',
 } as const;
 type FigureName = keyof typeof FIGURES;
@@ -56,16 +61,18 @@ export interface Along {
 }
 
 /**
- * The one figure of an operation. A length (mm), a stretch (mm to mm) or words; what it is measured from where that is not the
- * figure's own business (a diameter is measured from nothing); and where along the wood it is worked.
+ * A length (mm), a stretch (mm to mm) or words, and what it is measured from where that is not its own business: a diameter is
+ * measured from nothing.
  */
-export type OperationFigure = {
+export type SmallFigure = {
   is: FigureName;
   /** what hardware calls it, in the kit's own words */
   called?: string;
   from?: From;
-  at?: Along;
 } & ({ mm: number; to?: number } | { text: string });
+
+/** The one figure of an operation, where along the wood it is worked, and what is read beside it: two small ones at most. */
+export type OperationFigure = SmallFigure & { at?: Along; beside?: readonly SmallFigure[] };
 
 /** The end or face that a datum is, whichever piece or cut it belongs to. */
 export function fromOf(datum: Datum): From {
@@ -80,7 +87,7 @@ export function fromOf(datum: Datum): From {
 }
 
 /** What stands over the figure. */
-export const figureLabel = ({ is, called }: OperationFigure): string => called ?? FIGURES[is];
+export const figureLabel = ({ is, called }: SmallFigure): string => called ?? FIGURES[is];
 
 const AT_WORDS: Record<From, string> = {
   'first end': 'at the first end',

@@ -1,7 +1,7 @@
 import { sameLine, type Placement } from '../pattern/index.js';
 import { rockingNeeds } from './carried.js';
 import { there, unheld, unmet, type Need } from './need.js';
-import type { Effect } from './operation.js';
+import type { Effect } from './effect.js';
 import { GRIPS, woodOf, type Grip, type Shop, type Wood } from './shop.js';
 import { surfaceBy } from './surfaces.js';
 

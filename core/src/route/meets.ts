@@ -1,5 +1,7 @@
 import { drilledStretch, HERE, sameLine, type Skin } from '../pattern/index.js';
-import type { Effect, Operation } from './operation.js';
+import type { Effect } from './effect.js';
+import { kindRow } from './kinds/operationKinds.js';
+import type { Operation } from './operation.js';
 import { woodOf, type Shop, type Wood } from './shop.js';
 import { inWood, overlap, stretchOf, type Stretch } from './stretch.js';
 
@@ -11,12 +13,12 @@ export type MeetsInTurns = 'off its axis' | 'interrupted';
  * corner that stays the tool is knocked. Null where it is met all round, and where nothing spins. Roughing a square is
  * nothing unusual.
  */
-export function meetsInTurns({ doing, effects }: Operation, before: Shop): MeetsInTurns | null {
-  const ways = effects.map((effect) => meets(effect, before, doing));
+export function meetsInTurns({ kind, effects }: Operation, before: Shop): MeetsInTurns | null {
+  const ways = effects.map((effect) => meets(effect, before, kind));
   return ways.find((way) => way === 'off its axis') ?? ways.find((way) => way !== null) ?? null;
 }
 
-function meets(effect: Effect, before: Shop, doing: Operation['doing']): MeetsInTurns | null {
+function meets(effect: Effect, before: Shop, kind: Operation['kind']): MeetsInTurns | null {
   if (effect.do === 'hold')
     return effect.held?.place === 'lathe' && isOff(effect.held.axis) ? 'off its axis' : null;
   if (effect.do !== 'cut' && effect.do !== 'treat') return null;
@@ -24,7 +26,7 @@ function meets(effect: Effect, before: Shop, doing: Operation['doing']): MeetsIn
   if (!effect.turning || held?.place !== 'lathe' || held.wood !== effect.wood) return null;
   if (isOff(held.axis)) return 'off its axis';
   const wood = woodOf(before, effect.wood);
-  if (!wood || effect.do !== 'cut' || doing === 'rough') return null;
+  if (!wood || effect.do !== 'cut' || kindRow(kind).does === 'rough') return null;
   const on = inWood(stretchOf(effect.skin), effect.skin.axis);
   return on && (isHoled(wood, on) || keepsCorners(wood, on, effect.skin)) ? 'interrupted' : null;
 }

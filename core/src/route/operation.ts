@@ -1,91 +1,12 @@
 import type { Stage, TurningStage } from '../measure/index.js';
 import type { Place } from '../workshop/index.js';
-import type { Body, Drilled, Flat, Placement, Skin } from '../pattern/index.js';
+import type { Body } from '../pattern/index.js';
+import type { Effect } from './effect.js';
 import type { OperationFigure } from './figure.js';
+import type { OperationKind } from './kinds/operationKinds.js';
+import type { Said } from './said.js';
 import type { Timer } from './step.js';
-import type {
-  Datum,
-  Fixed,
-  Held,
-  OpId,
-  PieceIn,
-  Purpose,
-  SurfaceRef,
-  Treated,
-  Treatment,
-  Waiting,
-  Wood,
-} from './shop.js';
-
-/** What an operation is, told apart by what it does to the wood. */
-export type OperationKind =
-  | 'saw'
-  | 'mark'
-  | 'bore'
-  | 'join'
-  | 'hold'
-  | 'cut'
-  | 'treat'
-  | 'try'
-  | 'measure'
-  | 'part'
-  | 'dry'
-  | 'shop'
-  /** in somebody's own words: what it does to the wood is not known */
-  | 'own';
-
-/** What a cut is for: each has its own tool, speed and place in the order. */
-export type CutDoing = 'rough' | 'tenon' | 'size' | 'shape' | 'hollow' | 'stub' | 'nib' | 'face';
-
-/** What taking hold does: the wood is held anew, only the tailstock leaves it, or it comes off. */
-type HoldDoing = 'held' | 'tail away' | 'off';
-
-/** A figure that is said: a length from a datum, or a diameter, depth or grit of its own. Shown and played. */
-export interface Said {
-  name: string;
-  mm: number;
-  from: Datum | null;
-  /** whose datum it is, where it is not the first wood's */
-  wood?: string;
-}
-
-/** A ring as it is undercut: from where to where along the axis, and its inside radius. mm */
-interface FreeRing {
-  x0: number;
-  x1: number;
-  r: number;
-}
-
-/** What an operation does to the shop, as plain data; nothing in it knows the drawing. */
-export type Effect =
-  | { do: 'stock'; wood: Wood }
-  /** what is not turned is carved by hand */
-  | { do: 'cut'; wood: string; skin: Skin; through: 'nothing' | 'treated'; turning: boolean; lightly?: true }
-  /** what is sawn is held by fence and cradle */
-  | { do: 'flat'; wood: string; flat: Flat; sawn?: true }
-  | { do: 'drill'; wood: string; hole: Drilled }
-  /** both sides of a plane go on as woods of their own; a side that is null is waste */
-  | {
-      do: 'split';
-      wood: string;
-      at: Placement;
-      into: [low: string | null, high: string | null];
-      lightly?: true;
-    }
-  /** a ring comes free round the wood it is turned from; both keep their frame */
-  | { do: 'free'; wood: string; axis: Placement; ring: FreeRing; into: string; piece: PieceIn }
-  /** `enters` goes into a hole that must be there */
-  | { do: 'fix'; wood: string; fixed: Fixed; enters?: true }
-  /** another piece like it is fetched: its parts lie in it as they do in the first */
-  | { do: 'another'; like: string; wood: string; n: number }
-  | { do: 'join'; into: string; of: { wood: string; at: Placement }[] }
-  | { do: 'hold'; held: Held | null; untrue: boolean }
-  /** `turning` is done while it spins */
-  | { do: 'treat'; wood: string; treated: Treated; takes: number; turning: boolean }
-  /** surfaces are felt, measured or tried against something; the wood stays as it is */
-  | { do: 'look'; wood: string; on: SurfaceRef[] }
-  | { do: 'wait'; wait: Waiting }
-  | { do: 'dry'; wood: string; moisture: Wood['moisture'] };
+import type { OpId, PieceIn, Purpose, Wood } from './shop.js';
 
 /** An operation that must come first, what of it is needed, and how long what it began takes until then. */
 export interface Lock {
@@ -94,14 +15,10 @@ export interface Lock {
   minutes?: number;
 }
 
-/** One thing that is done: what it says, and what that changes. */
+/** One thing that is done: what it says, and what that changes. What is alike in all of its kind stands in `kinds/`. */
 export interface Operation {
   id: OpId;
   kind: OperationKind;
-  /** of a cut what it is for, of a treatment what it does */
-  doing?: CutDoing | Treatment;
-  /** of a hold what becomes of it; plans before engine 13 have none */
-  hold?: HoldDoing;
   /** what it is about: an element, a hole, a kit, a join; null for the wood as a whole */
   subject: string | null;
   /** woods it is done to */
@@ -112,7 +29,7 @@ export interface Operation {
   title: string;
   words: string[];
   said: Said[];
-  /** the one figure of it; operations of plans before engine 13 have none, and none has what sets or cuts nothing */
+  /** its one figure; none has what sets or cuts nothing */
   figure?: OperationFigure;
   effects: Effect[];
   /** what the work must be ready for: a cure keeps some things from being done and not others */
@@ -134,13 +51,9 @@ export interface Operation {
   minutes: { once: number; each: number };
 }
 
-/** Whether only the tailstock goes away; in plans before engine 13 the subject says so. */
-export const takesTailAway = ({ kind, hold, subject }: Operation): boolean =>
-  kind === 'hold' && (hold ?? subject) === 'tail away';
-
 /** A way to make an item, from bare stock or from any state of the shop. */
 export interface Route {
-  schema: 1;
+  schema: 2;
   operations: Operation[];
 }
 

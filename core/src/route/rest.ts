@@ -11,7 +11,9 @@ import {
 import { applied } from './apply.js';
 import { takenFrom } from './cutNeeds.js';
 import { lengthOfForm } from './datum.js';
-import { takesTailAway, type Effect, type Operation } from './operation.js';
+import type { Effect } from './effect.js';
+import { doesOf } from './kinds/operationKinds.js';
+import type { Operation } from './operation.js';
 import { woodOf, type OpId, type Shop, type Wood } from './shop.js';
 import { overlap } from './stretch.js';
 
@@ -33,7 +35,7 @@ export function restOf(
     shop = applied(shop, operation);
   };
   for (const operation of operations) {
-    if (operation.kind === 'hold') {
+    if (doesOf(operation.kind) === 'hold') {
       holds = replaces(operation) ? [operation] : [...holds, operation];
       continue;
     }
@@ -56,7 +58,7 @@ function holdsBefore(operation: Operation, holds: readonly Operation[], { held }
 
 /** Whether something must hold the wood while it is done. */
 const isHeld = ({ kind, effects }: Operation): boolean =>
-  kind === 'part' ||
+  doesOf(kind) === 'part' ||
   effects.some(
     (e) =>
       (e.do === 'cut' && e.turning) ||
@@ -66,7 +68,7 @@ const isHeld = ({ kind, effects }: Operation): boolean =>
   );
 
 /** The tail that goes away goes on from the hold before; all else is a hold of its own, or none. */
-const replaces = (operation: Operation): boolean => !takesTailAway(operation);
+const replaces = (operation: Operation): boolean => operation.kind !== 'tail away';
 
 const letsGo = (operation: Operation | undefined): boolean =>
   operation?.effects.some((e) => e.do === 'hold' && e.held === null) === true;

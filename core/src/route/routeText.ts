@@ -1,6 +1,7 @@
 import { speak } from '../measure/index.js';
 import { datumPlace } from './datum.js';
-import type { Lengths, Operation, Route, Said } from './operation.js';
+import type { Lengths, Operation, Route } from './operation.js';
+import { SAID, type Said } from './said.js';
 import { play, type Played } from './play.js';
 import { woodOf, type Shop } from './shop.js';
 
@@ -38,10 +39,15 @@ function figures(operation: Operation, before: Shop | undefined, lengths: Length
     .replaceAll(', ⌀', ' ⌀');
 }
 
+/** An angle carries its sign instead. */
+const DEGREES = ', degrees';
+
 /** A place is said by its length alone, an angle by its degrees. */
 function inWords({ name, mm: value }: Said): string {
   if (name === 'from') return mm(value);
-  return name.endsWith(', degrees') ? `${name.slice(0, -9)} ${mm(value)}°` : `${name} ${mm(value)}`;
+  return SAID[name] === 'degrees'
+    ? `${name.slice(0, -DEGREES.length)} ${mm(value)}°`
+    : `${name} ${mm(value)}`;
 }
 
 function datumWords({ from, wood }: Said, { on }: Operation, before: Shop, lengths: Lengths): string {

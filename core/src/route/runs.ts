@@ -1,6 +1,7 @@
 import { capitalised } from '../measure/index.js';
-import type { Operation, OperationKind } from './operation.js';
+import { kindRow } from './kinds/operationKinds.js';
 import type { Step } from './step.js';
+import { stepDoes } from './stepDoes.js';
 
 /** Steps that are done in one go: one set-up, one kind of work. */
 export interface StepRun {
@@ -23,48 +24,14 @@ export function runsOf(steps: readonly Step[]): StepRun[] {
   return runs.flatMap((run) => (run[0] ? [{ id: run[0].id, title: titleOf(run), steps: run }] : []));
 }
 
-/** What each kind of work is called when several are done in one go. */
-const CALLED: Record<NonNullable<Operation['doing']> | OperationKind, string> = {
-  rough: 'rough',
-  tenon: 'turn the tenon',
-  size: 'size',
-  shape: 'shape',
-  hollow: 'hollow',
-  stub: 'turn the stub',
-  nib: 'part to nibs',
-  face: 'square the ends',
-  sanded: 'sand',
-  burnished: 'burnish',
-  textured: 'texture',
-  burnt: 'burn',
-  dyed: 'dye',
-  coated: 'finish',
-  saw: 'saw',
-  mark: 'mark',
-  bore: 'drill',
-  join: 'join',
-  hold: 'hold',
-  cut: 'cut',
-  treat: 'treat',
-  try: 'try',
-  measure: 'measure',
-  part: 'part off',
-  dry: 'dry',
-  shop: 'other work',
-  own: 'own step',
-};
-/** What is done on the way is not what a run is called by. */
-const BESIDE: ReadonlySet<OperationKind> = new Set(['mark', 'try', 'hold']);
 /** So many kinds of work are named. */
 const NAMED = 3;
 
 /** One step by its own name, several by the kinds of work that are done in them. */
 function titleOf(run: readonly Step[]): string {
-  const working = run.filter((s) => s.operation?.kind !== 'hold');
+  const working = run.filter((s) => !stepDoes(s, 'hold'));
   const [only] = working.length === 0 ? run : working;
   if (only && working.length <= 1) return only.title;
-  const kinds = working.flatMap(({ operation }) =>
-    operation && !BESIDE.has(operation.kind) ? [CALLED[operation.doing ?? operation.kind]] : [],
-  );
+  const kinds = working.flatMap(({ operation }) => (operation && kindRow(operation.kind).called) ?? []);
   return capitalised([...new Set(kinds)].slice(0, NAMED).join(', '));
 }

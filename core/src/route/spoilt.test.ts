@@ -1,6 +1,7 @@
 import { BY_HAND, differences, type ByHand } from './byHand/all.js';
 import { covers } from './covers.js';
-import type { Effect, Operation, Route } from './operation.js';
+import type { Effect } from './effect.js';
+import type { Operation, Route } from './operation.js';
 import { play } from './play.js';
 
 const [stopper, top, scoop] = BY_HAND;
@@ -18,7 +19,7 @@ const effects = (id: string, change: (e: Effect) => Effect) =>
 
 /** A route with something wrong in it, and all that is said against it. */
 function spoilt(one: ByHand, spoil: (ops: Operation[]) => Operation[]) {
-  const route: Route = { schema: 1, operations: spoil(one.route().operations) };
+  const route: Route = { schema: 2, operations: spoil(one.route().operations) };
   const played = play(route, one.lengths);
   const said = (findings: { what: string }[]) => findings.map((f) => f.what).join(' | ');
   return {
@@ -198,7 +199,7 @@ describe('locks', () => {
   it('every lock names an operation that stands before', () => {
     for (const one of BY_HAND) {
       const { operations } = one.route();
-      const { locks } = play({ schema: 1, operations }, one.lengths);
+      const { locks } = play({ schema: 2, operations }, one.lengths);
       const order = operations.map((o) => o.id);
       for (const [id, own] of locks)
         for (const lock of own) expect(order.indexOf(lock.op)).toBeLessThan(order.indexOf(id));
@@ -218,7 +219,7 @@ describe('playing', () => {
     const { operations } = one.route();
     const whole = play(one.route(), one.lengths);
     for (const cut of [3, 7, operations.length - 2]) {
-      const rest = play({ schema: 1, operations: operations.slice(cut) }, one.lengths, whole.before[cut]);
+      const rest = play({ schema: 2, operations: operations.slice(cut) }, one.lengths, whole.before[cut]);
       expect(rest.findings).toEqual([]);
       expect(rest.end).toEqual(whole.end);
     }

@@ -1,7 +1,8 @@
 import { bodySilhouette, type SilhouettePoint } from '../pattern/index.js';
 import { applied } from './apply.js';
 import { endNow, reachOfForm } from './datum.js';
-import { bodyOfPart, sourceOf, type Effect, type Operation } from './operation.js';
+import type { Effect } from './effect.js';
+import { bodyOfPart, sourceOf, type Operation } from './operation.js';
 import { EMPTY_SHOP, woodOf, type PieceIn, type Shop, type Wood } from './shop.js';
 import type { Step } from './step.js';
 import { inWood, stretchOf, type Stretch } from './stretch.js';

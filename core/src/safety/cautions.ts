@@ -1,4 +1,4 @@
-import { takesTailAway, type Operation, type SetupState, type Step } from '../route/index.js';
+import { kindRow, type SetupState, type Step, type WorkKind } from '../route/index.js';
 import type { Material } from '../material/index.js';
 import type { Mount } from '../mounting/index.js';
 import type { UsedBy } from '../pattern/index.js';
@@ -35,26 +35,9 @@ interface Rule {
 
 /** Steps of one of these kinds of work. */
 const on =
-  (...kinds: WorkKind[]) =>
+  (...works: WorkKind[]) =>
   ({ operation }: Step) =>
-    operation !== undefined && kinds.some((kind) => WORK[kind](operation));
-
-/** The kinds of work that cautions are tied to, as operations tell them. */
-const WORK = {
-  saw: ({ kind, effects }) => kind === 'saw' && effects.some((e) => e.do === 'stock'),
-  corners: ({ kind, effects }) => kind === 'saw' && effects.some((e) => e.do === 'flat'),
-  drill: ({ kind }) => kind === 'bore',
-  mount: (operation) =>
-    operation.kind === 'hold' &&
-    !takesTailAway(operation) &&
-    operation.effects.some((e) => e.do === 'hold' && e.held?.place === 'lathe'),
-  rough: ({ doing }) => doing === 'rough',
-  shape: ({ doing }) => doing === 'shape',
-  sand: ({ doing }) => doing === 'sanded',
-  finish: ({ doing }) => doing === 'coated',
-  assemble: ({ kind, stage }) => kind === 'join' && stage === 'assemble',
-} satisfies Record<string, (operation: Operation) => boolean>;
-type WorkKind = keyof typeof WORK;
+    operation !== undefined && works.includes(kindRow(operation.kind).work);
 
 const always = () => true;
 const glueing =
@@ -73,13 +56,13 @@ const RULES: Rule[] = [
   {
     id: 'saw-short',
     applies: (c) => c.shortBlank,
-    at: on('saw'),
+    at: on('sawing'),
     words: () => 'Hold short stock in a sled or with a stop, never with the fingers near the blade.',
   },
   {
     id: 'saw-corners',
     applies: (c) => c.clipped,
-    at: on('corners'),
+    at: on('clipping'),
     words: () => 'Clip corners in a V cradle; the square must not roll under the blade.',
   },
   {
@@ -119,7 +102,7 @@ const RULES: Rule[] = [
   {
     id: 'tape',
     applies: (c) => c.mount.kind === 'tape plate',
-    at: on('mount', 'rough'),
+    at: on('mounting', 'roughing'),
     words: () => 'Tape lets go without warning: live centre up, light cuts, out of its plane.',
   },
   {
@@ -137,90 +120,90 @@ const RULES: Rule[] = [
   {
     id: 'shield',
     applies: always,
-    at: on('mount', 'rough'),
+    at: on('mounting', 'roughing'),
     words: () =>
       'Face shield, not only glasses. Turn by hand once, rest locked, nobody in line with the piece.',
   },
   {
     id: 'sleeves',
     applies: always,
-    at: on('mount', 'shape'),
+    at: on('mounting', 'turning'),
     words: () => 'Sleeves and cords away, no ring on the fingers.',
   },
   {
     id: 'chuck',
     applies: (c) => c.mount.kind === 'chuck',
-    at: on('mount'),
+    at: on('mounting'),
     words: () => 'Tenon shoulder hard against the jaws, jaws only just open, key out.',
   },
   {
     id: 'mandrel',
     applies: (c) => c.mount.kind === 'mandrel',
-    at: on('mount'),
+    at: on('mounting'),
     words: () => 'Draw bar tight, so that the mandrel cannot creep out.',
   },
   {
     id: 'fast',
     applies: (c) => c.fastest > FAST,
-    at: on('shape'),
+    at: on('turning'),
     words: (c) =>
       `The outside runs at up to ${Math.round(c.fastest)} m/min: stand beside it when it comes up to speed.`,
   },
   {
     id: 'dust',
     applies: (c) => c.material.dust === 'usual',
-    at: on('sand'),
+    at: on('sanding'),
     words: () => 'Respirator on and extraction running before the first grit.',
   },
   {
     id: 'dust-irritant',
     applies: (c) => c.material.dust === 'irritant',
-    at: on('rough', 'sand'),
+    at: on('roughing', 'sanding'),
     words: (c) =>
       `${c.material.name} dust irritates: respirator and extraction before the first cut, skin covered.`,
   },
   {
     id: 'dust-sensitiser',
     applies: (c) => c.material.dust === 'sensitiser',
-    at: on('drill', 'rough', 'sand'),
+    at: on('drilling', 'roughing', 'sanding'),
     words: (c) =>
       `${c.material.name} dust can make people allergic for good: respirator, extraction, gloves only away from the lathe, and wash afterwards.`,
   },
   {
     id: 'rest-away',
     applies: always,
-    at: on('sand'),
+    at: on('sanding'),
     words: () => 'Take the rest away; fold paper, never wind it round a finger.',
   },
   {
     id: 'paper',
     applies: (c) => c.finish === 'friction polish' || c.finish === 'wax' || c.finish === 'burnish',
-    at: on('finish'),
+    at: on('coating'),
     words: () => 'Polish with paper, not cloth: paper tears when it catches.',
   },
   {
     id: 'rags',
     applies: (c) => c.finish === 'oil',
-    at: on('finish'),
+    at: on('coating'),
     words: () => 'Rags with oil lie flat outdoors or under water; crumpled they catch fire by themselves.',
   },
   {
     id: 'spray',
     applies: (c) => c.finish === 'lacquer',
-    at: on('finish'),
+    at: on('coating'),
     words: () => 'No flame or spark near lacquer, and a mask for its fumes.',
   },
   {
     id: 'food',
     applies: (c) => c.usedBy === 'food',
-    at: on('finish', 'assemble'),
+    at: on('coating', 'joining'),
     words: () =>
       'For food: look up your local rules on extractables and ask the maker of the finish. Compas does not say that it complies.',
   },
   {
     id: 'child',
     applies: (c) => c.usedBy === 'child',
-    at: on('finish', 'assemble'),
+    at: on('coating', 'joining'),
     words: () =>
       'For a child: look up your local rules on small parts, strength and finish. Compas does not say that it complies.',
   },

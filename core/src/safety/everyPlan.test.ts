@@ -1,3 +1,4 @@
+import { stepDoes } from '../route/index.js';
 import fc from 'fast-check';
 import { freshKit, KIT_KIND_LIST } from '../hardware/index.js';
 import { MATERIALS } from '../material/index.js';
@@ -70,7 +71,7 @@ it('whatever is mounted asks for the shield before it is roughed', () =>
   fc.assert(
     fc.property(planned, ({ cautions, steps }) => {
       const shield = cautions.find((c) => c.id === 'shield')?.stepIds ?? [];
-      const roughed = steps.filter((s) => s.operation?.doing === 'rough');
+      const roughed = steps.filter((s) => stepDoes(s, 'rough'));
       for (const { id } of roughed) expect(shield).toContain(id);
     }),
     { numRuns: 30 },

@@ -18,10 +18,19 @@ import { play, type Operation, type Shop } from '../route/index.js';
 const ANGLES = Array.from({ length: 48 }, (_, i) => (i * Math.PI) / 24);
 
 /** Whether just outside of where a cut will be wood is met on one side of the axis and air on another, by feel. */
-function isKnocked({ held, woods }: Shop, { effects, doing }: Operation): boolean {
+function isKnocked({ held, woods }: Shop, { effects, kind }: Operation): boolean {
   return effects.some((effect) => {
     const wood = woods.find((w) => 'wood' in effect && w.id === effect.wood);
-    if (effect.do !== 'cut' || !effect.turning || doing === 'rough' || !held || !wood) return false;
+    if (
+      effect.do !== 'cut' ||
+      !effect.turning ||
+      kind === 'rough' ||
+      kind === 'rough down' ||
+      kind === 'true up' ||
+      !held ||
+      !wood
+    )
+      return false;
     const { skin } = effect;
     const [x0, x1] = [skin.profile[0]!.x0, skin.profile.at(-1)!.x1];
     return Array.from({ length: 40 }, (_, i) => x0 + ((i + 0.5) / 40) * (x1 - x0)).some((x) => {
@@ -90,13 +99,13 @@ describe('a step in which the tool meets wood on part of each turn', () => {
     const { stock, order, schools } = exampleInputs(1);
     const [made] = plan(body, workshopFor(body), stock, { ...order, mount }, schools).parts;
     const operations = made.steps.flatMap((s) => s.operation ?? []);
-    const { before } = play({ schema: 1, operations }, () => made.outline.length);
+    const { before } = play({ schema: 2, operations }, () => made.outline.length);
     const cautioned = new Set(
       made.cautions.filter((c) => ['off-axis', 'interrupted'].includes(c.id)).flatMap((c) => c.stepIds),
     );
     // what is faced or carved is no cut that swings past the tool
     const cuts = operations.flatMap((operation, i) =>
-      operation.kind === 'cut' && operation.doing !== 'face' ? [{ operation, shop: before[i]! }] : [],
+      operation.effects.some((e) => e.do === 'cut') ? [{ operation, shop: before[i]! }] : [],
     );
     const expected = cuts.filter(
       ({ operation, shop }) =>

@@ -7,6 +7,7 @@ import {
   nextOf,
   piecesIn,
   plannedLots,
+  readSnapshot,
   stepsOfPiece,
   type BatchPiece,
   type Lot,
@@ -15,6 +16,7 @@ import {
   type PlanOrder,
   type PlanSnapshot,
   type PlanSummary,
+  type StoredSnapshot,
   type StepLine,
 } from '@compas/core';
 import { isUUID } from 'class-validator';
@@ -160,7 +162,7 @@ export class BatchService {
   }
 
   /** The snapshot at an address, as it is stored; null when nothing of this workshop lies there. */
-  async at(hash: string): Promise<PlanSnapshot | null> {
+  async at(hash: string): Promise<StoredSnapshot | null> {
     const plan = await this.transaction.manager.findOneBy(PlanVersionEntity, { hash });
     return plan?.snapshot ?? null;
   }
@@ -172,7 +174,7 @@ export class BatchService {
   async snapshot(batchId: string, version: number): Promise<PlanSnapshot> {
     const plan = await this.transaction.manager.findOneBy(PlanVersionEntity, { batchId, version });
     if (!plan) throw Problem.notFound('plan');
-    return plan.snapshot;
+    return readSnapshot(plan.snapshot);
   }
 
   async create(dto: NewBatchDto): Promise<BatchDetailView> {

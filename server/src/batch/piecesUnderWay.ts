@@ -1,6 +1,13 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import { carriedOver, progressOf, stepsOfPlan, type PlanSnapshot, type RunEvent } from '@compas/core';
+import {
+  carriedOver,
+  progressOf,
+  readSnapshot,
+  stepsOfPlan,
+  type PlanSnapshot,
+  type RunEvent,
+} from '@compas/core';
 import { WorkshopTransaction } from '../database/workshopTransaction.js';
 import type { BatchEntity } from './batch.entity.js';
 import { EventStore } from './eventStore.js';
@@ -31,7 +38,7 @@ export class PiecesUnderWay {
       batchId: id,
       version: planVersion,
     });
-    const steps = stepsOfPlan(before.snapshot.plan);
+    const steps = stepsOfPlan(readSnapshot(before.snapshot).plan);
     const events = await this.events.of(id);
     const { pieces } = progressOf(lots, events, steps);
     const found = plan.parts.flatMap((after) => {

@@ -1,5 +1,11 @@
 import { createHash } from 'node:crypto';
-import { planSummaryOf, SUMMARY_RULE, type PlanSnapshot, type PlanSummary } from '@compas/core';
+import {
+  planSummaryOf,
+  readSnapshot,
+  SUMMARY_RULE,
+  type PlanSummary,
+  type StoredSnapshot,
+} from '@compas/core';
 import type { DataSource, EntityManager } from 'typeorm';
 import { PieceSummaries } from './pieceSummaries.js';
 
@@ -27,7 +33,7 @@ async function refillOne(manager: EntityManager, { id, workshopId }: StaleBatch)
     'SELECT plan_version AS version FROM batches WHERE workshop_id = $1 AND id = $2 FOR UPDATE',
     [workshopId, id],
   );
-  const plans = await manager.query<{ version: number; snapshot: PlanSnapshot; hash: string | null }[]>(
+  const plans = await manager.query<{ version: number; snapshot: StoredSnapshot; hash: string | null }[]>(
     'SELECT version, snapshot, hash FROM plan_versions WHERE workshop_id = $1 AND batch_id = $2',
     [workshopId, id],
   );
@@ -49,11 +55,11 @@ async function refillOne(manager: EntityManager, { id, workshopId }: StaleBatch)
 }
 
 /** A snapshot with its address and what lists show of it. */
-export function keptPlan(snapshot: PlanSnapshot): {
-  snapshot: PlanSnapshot;
+export function keptPlan(snapshot: StoredSnapshot): {
+  snapshot: StoredSnapshot;
   hash: string;
   summary: PlanSummary;
 } {
   const hash = createHash('sha256').update(JSON.stringify(snapshot)).digest('hex');
-  return { snapshot, hash, summary: planSummaryOf(snapshot.plan) };
+  return { snapshot, hash, summary: planSummaryOf(readSnapshot(snapshot).plan) };
 }

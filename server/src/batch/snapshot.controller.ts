@@ -1,6 +1,6 @@
 import { Controller, Get, HttpStatus, Param, Req, Res } from '@nestjs/common';
 import { ApiOkResponse, ApiTags } from '@nestjs/swagger';
-import type { PlanSnapshot } from '@compas/core';
+import type { StoredSnapshot } from '@compas/core';
 import type { Request, Response } from 'express';
 import { InWorkshop } from '../access/inWorkshop.js';
 import { CoreType } from '../edge/fields.js';
@@ -8,7 +8,7 @@ import { Problem } from '../edge/problem.js';
 import { BatchService } from './batch.service.js';
 
 export class SnapshotView {
-  @CoreType('PlanSnapshot') snapshot: PlanSnapshot;
+  @CoreType('StoredSnapshot') snapshot: StoredSnapshot;
 }
 
 /** Plans by the hash of their content: what lies at an address never changes. */

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { hash } from '@node-rs/argon2';
-import type { PatternBody, Station } from '@compas/core';
+import { stepDoes, type PatternBody, type Station } from '@compas/core';
 import { AccessService } from '../access/access.service.js';
 import { AccessStore } from '../access/accessStore.js';
 import type { NewBatchDto } from '../batch/batch.dto.js';
@@ -129,13 +129,7 @@ export class DemoService {
     await this.play(half, {
       begun: now - 30 * HOUR,
       stepsDone: (piece, steps) =>
-        steps.findIndex(({ operation }) =>
-          piece <= 4
-            ? operation?.doing === 'sanded'
-            : piece === 5
-              ? operation?.doing === 'shape'
-              : operation?.kind === 'try',
-        ),
+        steps.findIndex((s) => stepDoes(s, piece <= 4 ? 'sanded' : piece === 5 ? 'shape' : 'try')),
       deviation: spread,
       check: () => ({ passed: true }),
       rejected: { piece: 5, cause: 'A check opened at the ferrule shoulder while shaping' },
@@ -207,8 +201,8 @@ export class DemoService {
         if (piece <= 2 || (piece >= body && piece < body + 3)) return own.length;
         if (piece === 3) return own.length - 1;
         if (piece < body) return own.findIndex((s) => s.item === true);
-        if (piece === body + 3) return own.findIndex((s) => s.operation?.doing === 'shape');
-        if (piece < launcher) return own.findIndex((s) => s.operation?.doing === 'sanded');
+        if (piece === body + 3) return own.findIndex((s) => stepDoes(s, 'shape'));
+        if (piece < launcher) return own.findIndex((s) => stepDoes(s, 'sanded'));
         return piece < launcher + 2 ? own.length : 0;
       },
       deviation: spread,

@@ -1,4 +1,4 @@
-import type { PlanSnapshot, RunEvent } from '@compas/core';
+import { readSnapshot, type PlanSnapshot, type RunEvent } from '@compas/core';
 import { ask } from './client.js';
 import type { Schemas } from './problem.js';
 
@@ -25,7 +25,8 @@ const isSame = (a: BatchDetail, b: BatchDetail): boolean =>
   JSON.stringify({ ...b, snapshot: null, events: null });
 
 async function snapshotAt(hash: string): Promise<PlanSnapshot> {
-  return (await ask('get', '/api/snapshots/{hash}', { params: { path: { hash } } })).snapshot;
+  const { snapshot } = await ask('get', '/api/snapshots/{hash}', { params: { path: { hash } } });
+  return readSnapshot(snapshot);
 }
 
 async function eventsAfter(

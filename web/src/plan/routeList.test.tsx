@@ -1,4 +1,4 @@
-import { plan, type PartPlan } from '@compas/core';
+import { stepDoes, plan, type PartPlan } from '@compas/core';
 import { screen, within } from '@testing-library/react';
 import { exampleInputs } from '../../../core/src/plan/exampleShop.js';
 import { shownInApp } from '../../test/inApp.js';
@@ -45,7 +45,7 @@ describe('how it is made', () => {
   });
 
   it('opens where a note was made, with its words as the reason', async () => {
-    const step = part.steps.find((s) => s.operation?.doing === 'shape')!;
+    const step = part.steps.find((s) => stepDoes(s, 'shape'))!;
     const decided: Wanted[] = [];
     const deciding = {
       part,

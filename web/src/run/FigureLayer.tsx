@@ -2,7 +2,7 @@ import type { StandingWood } from '@compas/core';
 import { useFrame } from '../strip/frame.js';
 import { Length } from '../ui/Length.js';
 import { lensOf } from './lens.js';
-import type { ShownFigure } from './shownFigure.js';
+import type { ShownFigure, ShownSmall } from './shownFigure.js';
 
 /** A screen that is narrower has its figure in two lines, px. */
 const NARROW = 900;
@@ -42,19 +42,7 @@ export function FigureLayer({ figure, standing }: { figure: ShownFigure; standin
             className="run-figure"
             data-long={'text' in figure ? figure.text.length > 8 : figure.to !== undefined}
           >
-            {'text' in figure ? (
-              figure.text
-            ) : (
-              <>
-                <Length mm={figure.mm} />
-                {figure.to !== undefined && (
-                  <>
-                    {' '}
-                    to <Length mm={figure.to} />
-                  </>
-                )}
-              </>
-            )}
+            <Value figure={figure} />
           </p>
           {figure.from && <p className="run-datum">{figure.from}</p>}
           {figure.at && (
@@ -69,9 +57,33 @@ export function FigureLayer({ figure, standing }: { figure: ShownFigure; standin
               {figure.at.from}
             </p>
           )}
+          {figure.beside?.map((small) => (
+            <p key={small.label} className="run-datum">
+              {small.label}{' '}
+              <b>
+                <Value figure={small} />
+              </b>
+              {small.from && ` ${small.from}`}
+            </p>
+          ))}
         </div>
       </foreignObject>
     </g>
+  );
+}
+
+function Value({ figure }: { figure: ShownSmall }) {
+  if ('text' in figure) return figure.text;
+  return (
+    <>
+      <Length mm={figure.mm} />
+      {figure.to !== undefined && (
+        <>
+          {' '}
+          to <Length mm={figure.to} />
+        </>
+      )}
+    </>
   );
 }
 

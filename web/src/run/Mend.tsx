@@ -3,6 +3,7 @@ import {
   judge,
   PLACES,
   spoilt,
+  stepDoes,
   stepsOfPiece,
   type MendStep,
   type OffSize,
@@ -80,9 +81,7 @@ function MendForm(props: MendProps & { thin: readonly OffSize[] }) {
   const [keeps, setKeeps] = useState(false);
   const [own, setOwn] = useState<readonly MendStep[]>([]);
   const [why, setWhy] = useState('');
-  const done = stepsOfPiece(steps, state).filter(
-    (s) => state.done.has(s.id) && CAN_BE_AGAIN.has(s.operation?.kind ?? ''),
-  );
+  const done = stepsOfPiece(steps, state).filter((s) => state.done.has(s.id) && canBeAgain(s));
   const mended = async () => {
     const kept = await record({
       kind: 'mended',
@@ -157,7 +156,8 @@ function MendForm(props: MendProps & { thin: readonly OffSize[] }) {
 }
 
 /** What can be done once more: cuts, bores and what is put on them. */
-const CAN_BE_AGAIN: ReadonlySet<string> = new Set(['cut', 'bore', 'treat', 'join', 'own']);
+const canBeAgain = (step: Step): boolean =>
+  step.operation !== undefined && !stepDoes(step, 'saw', 'mark', 'hold', 'try', 'measure', 'part', 'dry');
 
 /** What this piece can no longer become, worked out from the wood that stands. */
 function AsItStands({ batch, part, steps, state, thin }: MendProps & { thin: readonly OffSize[] }) {

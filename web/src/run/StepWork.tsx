@@ -70,7 +70,7 @@ export function StepWork(props: StepWorkProps) {
   const own = readings.filter((r) => r.stepId === step.id);
   const { open, failed, take } = useReadings(step, own, record);
   const station = part.stations.find((s) => s.id === open[0]);
-  const figure = keyFigure(step, part, station);
+  const figure = keyFigure(step, station);
   const cautions = part.cautions.filter((c) => c.stepIds.includes(step.id));
   const held = holds.length > 0;
   const checks = (props.batch.snapshot.inputs.pattern.checks ?? []).filter((c) =>
@@ -266,7 +266,7 @@ const FRAME_WORDS = { wait: '◷ Wait', held: '▲ Held', stop: '■ Rejected' }
 
 /** What a place is sized by, where the workshop has a gauge for it. */
 function gaugeOf({ layout }: PartPlan, { operation }: Step): string | undefined {
-  if (operation?.doing !== 'size' || operation.subject === null) return undefined;
+  if (operation?.kind !== 'size' || operation.subject === null) return undefined;
   return layout.sizing.find((s) => s.id === withoutPlace(operation.subject ?? ''))?.gauge.gauge?.name;
 }
 

@@ -202,12 +202,15 @@ describe('this device', () => {
 
   it('remembers a batch as it was last seen', async () => {
     const lots = [{ partId: 'p', first: 1, count: 3 }];
-    const kept = { id: batch, planHash: 'a1', lastEvent: 7, lots, events: [] } as unknown as BatchDetail;
+    const kept = {
+      ...{ id: batch, planHash: 'a1', lastEvent: 7, lots, events: [] },
+      snapshot: { schema: 3 },
+    } as unknown as BatchDetail;
     await rememberBatch({ batch: kept, seenAt: 5 });
     expect(await recallBatch(batch)).toEqual({ batch: kept, seenAt: 5 });
     // one that an older Compas kept is shown, and asked for anew from its beginning
     const plan = { parts: [{ partId: 'p' }] };
-    const old = { id: batch, pieces: 3, snapshot: { plan } } as unknown as BatchDetail;
+    const old = { id: batch, pieces: 3, snapshot: { schema: 1, plan } } as unknown as BatchDetail;
     await set(`batch/${batch}`, old);
     expect(await recallBatch(batch)).toEqual({
       batch: { ...old, lots, planHash: '', lastEvent: 0 },

@@ -2,46 +2,49 @@ import {
   atWords,
   figureLabel,
   fromWords,
+  type Along,
   type OperationFigure,
-  type PartPlan,
+  type SmallFigure,
   type Station,
   type Step,
 } from '@compas/core';
-import { figureOfBefore } from './figureOfBefore.js';
-import type { ShownFigure } from './shownFigure.js';
+import type { ShownFigure, ShownSmall } from './shownFigure.js';
 
 /**
  * The figure that is read from a metre and a half away in this step.
  * @param station the station that is measured next, if any
  */
-export function keyFigure(step: Step, part: PartPlan, station: Station | undefined): ShownFigure {
-  const { operation } = step;
-  const own = operation?.figure
-    ? shown(operation.figure)
-    : ((operation && figureOfBefore(step, operation, part)) ?? effort(step));
-  if (!station) return own;
+export function keyFigure(step: Step, station: Station | undefined): ShownFigure {
+  if (station)
+    return {
+      label: `${station.label}, should be`,
+      mm: step.against === 'cut' ? station.cutTo : station.finished,
+    };
+  const figure = step.operation?.figure;
+  return figure ? shown(figure) : effort(step);
+}
+
+function shown(figure: OperationFigure): ShownFigure {
+  const { at, beside = [] } = figure;
   return {
-    label: `${station.label}, should be`,
-    mm: step.against === 'cut' ? station.cutTo : station.finished,
+    ...small(figure),
+    ...(at === undefined ? {} : { at: placed(at) }),
+    ...(beside.length === 0 ? {} : { beside: beside.map(small) }),
   };
 }
 
 /** As it is said: a figure that is nought lies flush. */
-function shown(figure: OperationFigure): ShownFigure {
-  const { from, at } = figure;
-  const where = {
-    ...(from === undefined ? {} : { from: fromWords(from) }),
-    ...(at === undefined ? {} : { at: placed(at) }),
-  };
+function small(figure: SmallFigure): ShownSmall {
+  const from = figure.from === undefined ? {} : { from: fromWords(figure.from) };
   const label = figureLabel(figure);
-  if ('text' in figure) return { label, text: figure.text, ...where };
+  if ('text' in figure) return { label, text: figure.text, ...from };
   const { mm, to } = figure;
-  if (to !== undefined) return { label, mm, to, ...where };
-  return Math.abs(mm) < NOTHING ? { label, text: 'flush', ...where } : { label, mm, ...where };
+  if (to !== undefined) return { label, mm, to, ...from };
+  return Math.abs(mm) < NOTHING ? { label, text: 'flush', ...from } : { label, mm, ...from };
 }
 
 /** Where it is worked: what begins at an end itself is told by how far it goes, or by the end alone. */
-function placed({ from, mm, to }: NonNullable<OperationFigure['at']>): ShownFigure['at'] {
+function placed({ from, mm, to }: Along): ShownFigure['at'] {
   const begins = Math.abs(mm) < NOTHING ? {} : { mm };
   const words = begins.mm === undefined && to === undefined ? atWords(from) : fromWords(from);
   return { ...begins, ...(to === undefined ? {} : { to }), from: words };

@@ -1,3 +1,4 @@
+import { stepDoes } from '@compas/core';
 import 'fake-indexeddb/auto';
 import { randomUUID } from 'node:crypto';
 import type { RunEvent } from '@compas/core';
@@ -8,7 +9,7 @@ import { answering, shownInApp } from '../../test/inApp.js';
 import RunScreen from './RunScreen.js';
 
 const { steps } = exampleBatch().snapshot.plan.parts[0];
-const measuring = steps.find((s) => s.operation?.kind === 'measure')!;
+const measuring = steps.find((s) => stepDoes(s, 'measure'))!;
 const trial = steps.find((s) => s.trialFit)!;
 
 /** Piece 1 at the lathe with everything done before a step, and what of it is sent. */
@@ -96,7 +97,7 @@ it('where nothing failed there is nothing to mend', async () => {
 
 it('a place that is sized is shown with its gauge beside the tool, to be read from afar', async () => {
   const { sizing } = exampleBatch().snapshot.plan.parts[0].layout;
-  const sized = steps.find((s) => s.operation?.doing === 'size')!;
+  const sized = steps.find((s) => stepDoes(s, 'size'))!;
   const gauge = sizing.find((s) => s.id === sized.operation?.subject)!.gauge.gauge!;
   standsAt(sized.id);
   await screen.findByRole('heading', { name: sized.title });

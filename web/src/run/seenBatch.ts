@@ -1,4 +1,4 @@
-import { lotsOf } from '@compas/core';
+import { lotsOf, readSnapshot, type StoredSnapshot } from '@compas/core';
 import { get, set } from 'idb-keyval';
 import type { BatchDetail } from '../api/batch.js';
 
@@ -18,9 +18,12 @@ export const rememberBatch = ({ batch, seenAt }: SeenBatch): Promise<void> =>
  * its beginning is then asked for.
  */
 export async function recallBatch(id: string): Promise<SeenBatch | undefined> {
-  const kept = await get<BatchDetail & { seenAt?: number | null }>(`batch/${id}`);
+  const kept = await get<
+    Omit<BatchDetail, 'snapshot'> & { snapshot: StoredSnapshot; seenAt?: number | null }
+  >(`batch/${id}`);
   if (!kept) return undefined;
-  const { seenAt = null, ...batch } = kept;
+  const { seenAt = null, ...found } = kept;
+  const batch = { ...found, snapshot: readSnapshot(found.snapshot) };
   // what was kept before batches knew parts has one
   const lots = batch.lots ?? lotsOf([{ partId: batch.snapshot.plan.parts[0].partId, pieces: batch.pieces }]);
   return {

@@ -1,4 +1,13 @@
-import { dim, outlineOf, plan, standingBefore, STARTING_FORMS, stepsOfPlan } from '@compas/core';
+import {
+  type Does,
+  stepDoes,
+  dim,
+  outlineOf,
+  plan,
+  standingBefore,
+  STARTING_FORMS,
+  stepsOfPlan,
+} from '@compas/core';
 import { fireEvent, screen } from '@testing-library/react';
 import { useState } from 'react';
 import { exampleInputs } from '../../../core/src/plan/exampleShop.js';
@@ -11,8 +20,8 @@ const body = { ...form.body({ ball: dim(18) }, 'beech'), hardware: [] };
 const outline = outlineOf(body.parts[0].turnings[0]);
 const { workshop, stock, order, schools } = exampleInputs(1);
 const steps = stepsOfPlan(plan(body, workshop, stock, order, schools));
-const before = (doing: string) => {
-  const step = steps.find((s) => s.operation?.doing === doing || s.operation?.kind === doing);
+const before = (doing: Does) => {
+  const step = steps.find((s) => stepDoes(s, doing));
   return standingBefore(steps, step?.id ?? '', 0.4)!;
 };
 const frameOf = (width: number): Frame =>
@@ -70,7 +79,7 @@ describe('the wood as it stands', () => {
     };
     expect(surfaces(before('rough'))).toEqual(['sawn, marked']);
     expect(surfaces(before('shape'))).toEqual(['cut', 'roughed, marked']);
-    expect(surfaces(before('treat'))).toContain('cut');
+    expect(surfaces(before('sanded'))).toContain('cut');
     expect(surfaces(standingBefore(steps, steps.at(-1)?.id ?? '', 0.4)!)).toContain('coated');
   });
 

@@ -1,3 +1,4 @@
+import { stepDoes } from '@compas/core';
 import { screen, within } from '@testing-library/react';
 import { answersOf, exampleBatch, recorded } from '../../test/exampleBatch.js';
 import { exampleTops, madeWhole } from '../../test/exampleItems.js';
@@ -81,7 +82,7 @@ describe('twins', () => {
 });
 
 describe('what was noted at the lathe', () => {
-  const shape = exampleBatch().snapshot.plan.parts[0].steps.find((s) => s.operation?.doing === 'shape')!;
+  const shape = exampleBatch().snapshot.plan.parts[0].steps.find((s) => stepDoes(s, 'shape'))!;
   const noted = recorded(2, { kind: 'noted', stepId: shape.id, words: 'took it down a hair' });
 
   it('leads to the pattern at the element, and to the plan at the step, with the note in hand', async () => {

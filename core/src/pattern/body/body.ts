@@ -32,6 +32,8 @@ export interface Skin {
   profile: Segment[];
   /** what stands above the profile until it is sanded away, mm on the radius */
   fat: { x0: number; x1: number; mm: number }[];
+  /** what it leaves of the surface, where that is not what a cutting edge leaves */
+  leaves?: 'roughed';
 }
 
 /** A drilled hole: `at` its mouth, along into the wood. mm */

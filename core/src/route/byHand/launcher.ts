@@ -59,7 +59,7 @@ export function makeLauncher(writer: Writer): void {
     })
     .cut({
       wood,
-      doing: 'rough',
+      kind: 'rough',
       subject: 'launcher',
       profile: { from: LOW, x: 0, diameter: 28, to: [{ x: 140, diameter: 28 }] },
       title: 'Rough to round',
@@ -67,7 +67,7 @@ export function makeLauncher(writer: Writer): void {
     })
     .cut({
       wood,
-      doing: 'shape',
+      kind: 'shape',
       subject: 'hand',
       profile: own('launcher', 'hand', at),
       title: 'Hand',
@@ -75,7 +75,7 @@ export function makeLauncher(writer: Writer): void {
     })
     .cut({
       wood,
-      doing: 'shape',
+      kind: 'shape',
       subject: 'head',
       profile: own('launcher', 'head', at),
       title: 'Head',
@@ -83,7 +83,7 @@ export function makeLauncher(writer: Writer): void {
     })
     .cut({
       wood,
-      doing: 'nib',
+      kind: 'part to a nib',
       subject: 'far end',
       profile: { from: HIGH, x: 10, diameter: 7, to: [{ x: 15, diameter: 7 }] },
       title: 'Part the far end down to a nib',
@@ -91,7 +91,7 @@ export function makeLauncher(writer: Writer): void {
     })
     .cut({
       wood,
-      doing: 'nib',
+      kind: 'part to a nib',
       subject: 'reference end',
       profile: { from: LOW, x: 10, diameter: 7, to: [{ x: at, diameter: 7 }] },
       title: 'Part the reference end down to a nib',
@@ -99,6 +99,7 @@ export function makeLauncher(writer: Writer): void {
     })
     .takeOff(wood, 'Stop the lathe, take it off')
     .part({
+      kind: 'saw a nib',
       wood,
       subject: 'far nib',
       from: HIGH,
@@ -108,6 +109,7 @@ export function makeLauncher(writer: Writer): void {
       tool: 'fine saw',
     })
     .part({
+      kind: 'saw a nib',
       wood: 'launcher',
       subject: 'reference nib',
       from: LOW,

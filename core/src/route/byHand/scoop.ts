@@ -1,7 +1,7 @@
 import { dim } from '../../measure/index.js';
 import { HERE, outlineOf, ownSegments, type Part, type PatternBody } from '../../pattern/index.js';
 import type { Route } from '../operation.js';
-import { saidOf } from '../say/cut.js';
+import { saidOf } from '../saidProfile.js';
 import { HIGH, LOW, Writer } from '../say/writer.js';
 
 /** Half a ball in the bowl's middle, mm. */
@@ -119,7 +119,7 @@ export function scoopRoute(): Route {
     })
     .cut({
       wood,
-      doing: 'rough',
+      kind: 'rough',
       subject: 'all',
       profile: { from: LOW, x: 0, diameter: 48, to: [{ x: length, diameter: 48 }] },
       title: 'Rough to round',
@@ -129,7 +129,7 @@ export function scoopRoute(): Route {
     // the tail's side first; what carries it at the drive stays stout until last
     .cut({
       wood,
-      doing: 'shape',
+      kind: 'shape',
       subject: 'nose',
       profile: {
         from: LOW,
@@ -149,7 +149,7 @@ export function scoopRoute(): Route {
     })
     .cut({
       wood,
-      doing: 'nib',
+      kind: 'part to a nib',
       subject: 'near end',
       profile: { from: LOW, x: WASTE - 5, diameter: 2 * NIB, to: [{ x: WASTE + NIB_AT, diameter: 2 * NIB }] },
       title: 'Part before the nose down to the nib',
@@ -157,16 +157,16 @@ export function scoopRoute(): Route {
     })
     .cut({
       wood,
-      doing: 'shape',
+      kind: 'shape',
       subject: 'back',
       profile: own(['back']),
       title: 'Back of the bowl, from the crest down to the handle',
       tool: 'spindle gouge',
     })
-    .cut({ wood, doing: 'shape', subject: 'handle', profile: own(['handle']), title: 'Handle', tool: 'skew' })
+    .cut({ wood, kind: 'shape', subject: 'handle', profile: own(['handle']), title: 'Handle', tool: 'skew' })
     .cut({
       wood,
-      doing: 'nib',
+      kind: 'part to a nib',
       subject: 'far end',
       profile: { from: HIGH, x: far - 5, diameter: 8, to: [{ x: far, diameter: 8 }] },
       title: 'Part the end of the handle down to a nib',
@@ -174,6 +174,7 @@ export function scoopRoute(): Route {
     })
     .takeOff(wood, 'Stop the lathe, take it off')
     .part({
+      kind: 'saw a nib',
       wood,
       subject: 'far nib',
       from: HIGH,
@@ -183,6 +184,7 @@ export function scoopRoute(): Route {
       tool: 'fine saw',
     })
     .part({
+      kind: 'saw a nib',
       wood,
       subject: 'near nib',
       from: LOW,
@@ -193,7 +195,7 @@ export function scoopRoute(): Route {
     })
     .cut({
       wood,
-      doing: 'shape',
+      kind: 'carve a tip',
       subject: 'nose',
       pass: 'tip',
       profile: {
@@ -202,7 +204,6 @@ export function scoopRoute(): Route {
         diameter: 0,
         to: [{ x: NIB_AT, diameter: 2 * NIB, off: offOf(0, 0, NIB_AT, NIB, BALL), elementId: 'nose' }],
       },
-      byHand: true,
       title: 'Round the tip of the nose with knife and paper',
       tool: 'knife',
     })
@@ -234,7 +235,7 @@ export function scoopRoute(): Route {
     })
     .cut({
       wood,
-      doing: 'hollow',
+      kind: 'hollow',
       subject: 'bowl',
       profile: bowlFrom(),
       title: 'Hollow the bowl from its rim in, lightly, the handle is slight',
@@ -243,7 +244,7 @@ export function scoopRoute(): Route {
     .takeOff(wood, 'Out of the jaws', 'wooden jaws')
     .treat({
       wood,
-      how: 'coated',
+      kind: 'coat',
       subject: 'all',
       pass: 'oil 1',
       from: LOW,

@@ -1,7 +1,7 @@
 import { dim } from '../../measure/index.js';
 import { HERE, outlineOf, ownSegments, type Part, type PatternBody } from '../../pattern/index.js';
 import type { Route } from '../operation.js';
-import { saidOf } from '../say/cut.js';
+import { saidOf } from '../saidProfile.js';
 import { LOW, Writer } from '../say/writer.js';
 
 const drawn: Part = {
@@ -68,12 +68,12 @@ export function stopperRoute(): Route {
   const shaped = ['neck', 'ring', 'body'].map((id) => ({ of: 'skin' as const, id: `shape:${id}` }));
   const writer = new Writer(() => outline.length);
   const shape = (subject: string, title: string, tool: string, leave: number) =>
-    writer.cut({ wood, doing: 'shape', subject, profile: own(subject), leave, title, tool });
+    writer.cut({ wood, kind: 'shape', subject, profile: own(subject), leave, title, tool });
   const sand = (subject: string, on: typeof shaped, x0: number, x1: number) =>
     GRITS.forEach(([pass, takes]) =>
       writer.treat({
         wood,
-        how: 'sanded',
+        kind: 'sand',
         subject,
         pass,
         from: LOW,
@@ -104,6 +104,7 @@ export function stopperRoute(): Route {
       title: 'Upright in the vise, the first end up',
     })
     .face({
+      kind: 'face an end',
       wood,
       subject: 'first end',
       from: LOW,
@@ -113,6 +114,7 @@ export function stopperRoute(): Route {
       tool: 'pilot facer',
     })
     .bore({
+      kind: 'drill',
       wood,
       subject: 'insert',
       from: LOW,
@@ -151,7 +153,7 @@ export function stopperRoute(): Route {
     })
     .cut({
       wood,
-      doing: 'rough',
+      kind: 'rough',
       subject: 'all',
       profile: { from: LOW, x: 0, diameter: 40, to: [{ x: 70, diameter: 40 }] },
       title: 'Rough to round',
@@ -163,7 +165,7 @@ export function stopperRoute(): Route {
   shape('ring', 'Roll the ring from its crown', 'skew', SANDED);
   shape('neck', 'Hollow the neck from both rims down', 'spindle gouge', SANDED);
   shape('base', 'Size the base to the hardware', 'parting tool', 0);
-  writer.look('try', {
+  writer.look('try the fit', {
     wood,
     subject: 'base',
     on: [{ of: 'skin', id: 'shape:base', x0: FACED, x1: 6 }],
@@ -174,6 +176,7 @@ export function stopperRoute(): Route {
   writer.tailAway('Tailstock away');
   shape('top', 'Round the top over', 'skew', SANDED);
   writer.part({
+    kind: 'part off',
     wood,
     subject: 'waste',
     from: LOW,
@@ -187,7 +190,7 @@ export function stopperRoute(): Route {
   return writer
     .treat({
       wood,
-      how: 'coated',
+      kind: 'coat',
       subject: 'all',
       pass: 'polish',
       from: LOW,

@@ -1,6 +1,6 @@
 import { HERE, ownSegments } from '../../pattern/index.js';
 import type { Route } from '../operation.js';
-import { saidOf } from '../say/cut.js';
+import { saidOf } from '../saidProfile.js';
 import { makeLauncher } from './launcher.js';
 import { live, own, outlineNamed, spur, topLengths } from './topPattern.js';
 import { HIGH, LOW, Writer } from '../say/writer.js';
@@ -43,6 +43,7 @@ function boreBody(writer: Writer): void {
       title: 'Flat in the vise',
     })
     .bore({
+      kind: 'drill',
       wood,
       subject: 'bore',
       from: LOW,
@@ -76,7 +77,7 @@ function turnStem(writer: Writer): void {
     })
     .cut({
       wood,
-      doing: 'rough',
+      kind: 'rough',
       subject: 'stem',
       profile: { from: LOW, x: 0, diameter: 16, to: [{ x: 104, diameter: 16 }] },
       title: 'Rough to round',
@@ -84,7 +85,7 @@ function turnStem(writer: Writer): void {
     })
     .cut({
       wood,
-      doing: 'tenon',
+      kind: 'turn a tenon',
       subject: 'jaws',
       profile: { from: HIGH, x: 0, diameter: 15, to: [{ x: 20, diameter: 15 }] },
       title: 'Turn a tenon for the jaws',
@@ -92,13 +93,13 @@ function turnStem(writer: Writer): void {
     })
     .cut({
       wood,
-      doing: 'size',
+      kind: 'size',
       subject: 'peg',
       profile: { from: LOW, x: 0, diameter: 10, to: [{ x: 38, diameter: 10 }] },
       title: 'Size the peg',
       tool: 'parting tool',
     })
-    .look('try', {
+    .look('try the fit', {
       wood,
       subject: 'peg',
       on: [{ of: 'skin', id: 'size:peg', x0: 0, x1: 38 }],
@@ -139,7 +140,7 @@ function turnTogether(writer: Writer): void {
     })
     .cut({
       wood,
-      doing: 'rough',
+      kind: 'rough',
       subject: 'top',
       profile: {
         from: LOW,
@@ -156,7 +157,7 @@ function turnTogether(writer: Writer): void {
     })
     .cut({
       wood,
-      doing: 'shape',
+      kind: 'shape',
       subject: 'rim',
       profile: own('body', 'rim', BEFORE),
       title: 'Rim',
@@ -164,7 +165,7 @@ function turnTogether(writer: Writer): void {
     })
     .cut({
       wood,
-      doing: 'shape',
+      kind: 'shape',
       subject: 'upper',
       profile: {
         ...own('body', 'upper', BEFORE),
@@ -176,7 +177,7 @@ function turnTogether(writer: Writer): void {
     .tailAway('Tailstock away')
     .cut({
       wood,
-      doing: 'shape',
+      kind: 'shape',
       subject: 'under',
       profile: {
         from: LOW,
@@ -193,6 +194,7 @@ function turnTogether(writer: Writer): void {
       tool: 'spindle gouge',
     })
     .part({
+      kind: 'part off',
       wood,
       subject: 'waste',
       from: LOW,
@@ -204,7 +206,7 @@ function turnTogether(writer: Writer): void {
     // the grip is the thin place between the jaws and the body: it comes last
     .cut({
       wood,
-      doing: 'shape',
+      kind: 'shape',
       subject: 'grip',
       profile: saidOf(
         ['collar', 'grip'].flatMap((id) => ownSegments(outlineNamed('stem'), id)),
@@ -216,7 +218,7 @@ function turnTogether(writer: Writer): void {
     })
     .treat({
       wood,
-      how: 'coated',
+      kind: 'coat',
       subject: 'top',
       pass: 'wax',
       from: LOW,
@@ -230,6 +232,7 @@ function turnTogether(writer: Writer): void {
       title: 'Wax, and burnish with shavings',
     })
     .part({
+      kind: 'part off',
       wood,
       subject: 'stem',
       from: LOW,

@@ -1,6 +1,6 @@
 import { dim } from '../../measure/index.js';
 import { outlineOf, ownSegments, type Element, type Part, type PatternBody } from '../../pattern/index.js';
-import { saidOf } from '../say/cut.js';
+import { saidOf } from '../saidProfile.js';
 import type { Grip } from '../shop.js';
 import { LOW } from '../say/writer.js';
 

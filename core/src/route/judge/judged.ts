@@ -1,4 +1,5 @@
 import { outlineOf, widestOf, type Part, type Placement } from '../../pattern/index.js';
+import { doesOf } from '../kinds/operationKinds.js';
 import type { Operation } from '../operation.js';
 import { drawnHas } from './drawnSolid.js';
 import { TestLathe, type Told } from './testLathe.js';
@@ -6,7 +7,7 @@ import { TestLathe, type Told } from './testLathe.js';
 /** What a person reads of an operation; of its effects only what the woods are called afterwards. */
 const toldOf = ({ id, kind, on, said, effects }: Operation): Told => ({
   id,
-  kind,
+  does: doesOf(kind),
   on,
   said,
   names: effects.flatMap((effect) => {

@@ -6,7 +6,8 @@ const { hypot, round, max, min, abs, sin, cos, sqrt } = Math;
 /** What a person reads of an operation, and what the pieces of wood are called afterwards. */
 export interface Told {
   id: string;
-  kind: string;
+  /** what it does, in one word */
+  does: string;
   on: readonly string[];
   said: readonly Figure[];
   names: readonly (string | null)[];
@@ -47,12 +48,19 @@ export class TestLathe {
   }
 
   private obey(told: Told): void {
-    switch (told.kind) {
+    switch (told.does) {
       case 'saw':
         return this.saw(told);
       case 'hold':
         return this.hold(told);
-      case 'cut':
+      case 'rough':
+      case 'tenon':
+      case 'size':
+      case 'shape':
+      case 'hollow':
+      case 'stub':
+      case 'nib':
+      case 'face':
         return this.cut(told);
       case 'bore':
         return this.bore(told);
@@ -60,7 +68,7 @@ export class TestLathe {
         return this.part(told);
       case 'join':
         return this.join(told);
-      case 'treat':
+      case 'sanded':
         return this.sand(told);
       default:
     }

@@ -1,11 +1,12 @@
 import { HERE, plus, round, times, type Drilled } from '../../pattern/index.js';
-import { fromOf, type Along, type OperationFigure } from '../figure.js';
-import type { Lengths, Operation, Said } from '../operation.js';
+import type { Lengths, Operation } from '../operation.js';
+import { saying, type Said } from '../said.js';
 import type { Datum, Shop, Wood } from '../shop.js';
 import { operationOf, type Manner } from './operationOf.js';
 import { placeAlong, placeOf, reachAlong, surfaceAt, woodFor } from './place.js';
 
 interface Boring extends Manner {
+  kind: 'drill' | 'ream';
   wood: string;
   subject: string;
   pass?: string;
@@ -20,44 +21,30 @@ interface Boring extends Manner {
 /** A hole along the axis, from an end. */
 export function bore(
   shop: Shop,
-  { wood, subject, pass, from, steps, pointAngle, tape, ...manner }: Boring,
+  { kind, wood, subject, pass, from, steps, pointAngle, tape, ...manner }: Boring,
   lengths: Lengths,
 ): Operation {
   const said: Said[] = steps.flatMap(({ diameter, depth, endDiameter }) => [
-    { name: 'bit', mm: diameter, from: null },
-    { name: 'deep', mm: depth, from },
-    ...(endDiameter === undefined ? [] : [{ name: 'reamed to', mm: endDiameter, from: null }]),
+    saying('bit', diameter),
+    saying('deep', depth, from),
+    ...(endDiameter === undefined ? [] : [saying('reamed to', endDiameter)]),
   ]);
   const at = placeOf(woodFor(shop, wood), from, lengths);
   const hole = { id: ['bore', subject, pass].filter(Boolean).join(':'), at, steps, pointAngle };
   return operationOf(
     {
-      kind: 'bore',
+      kind,
       subject,
       ...(pass === undefined ? {} : { pass }),
       on: [wood],
-      said: [...said, { name: 'point, degrees', mm: pointAngle, from: null }, ...taped(tape)],
-      figure: figureOf(tape, steps.at(-1)?.diameter),
+      said: [...said, saying('point, degrees', pointAngle), ...taped(tape)],
       effects: [{ do: 'drill', wood, hole }],
-      purpose: 'turn',
     },
     manner,
   );
 }
 
-/** How deep it goes is read off the tape; right through it is the bit that matters. mm */
-function figureOf(
-  tape: number | undefined,
-  bit: number | undefined,
-  at?: Along,
-): OperationFigure | undefined {
-  const where = at ? { at } : {};
-  if (tape !== undefined) return { is: 'tape', mm: tape, ...where };
-  return bit === undefined ? undefined : { is: 'bit', mm: bit, ...where };
-}
-
-const taped = (mm: number | undefined): Said[] =>
-  mm === undefined ? [] : [{ name: 'tape at', mm, from: null }];
+const taped = (mm: number | undefined): Said[] => (mm === undefined ? [] : [saying('tape at', mm)]);
 
 interface CrossBoring extends Manner {
   wood: string;
@@ -114,22 +101,17 @@ export function boreAcross(
   };
   return operationOf(
     {
-      kind: 'bore',
+      kind: 'drill across',
       subject,
       on: [id],
       said: [
-        { name: 'across at', mm: at, from },
-        { name: 'round, degrees', mm: angle, from: null },
-        { name: 'bit', mm: diameter, from: null },
-        ...(depth === undefined ? [] : [{ name: 'deep from the surface', mm: depth, from: null }]),
+        saying('across at', at, from),
+        saying('round, degrees', angle),
+        saying('bit', diameter),
+        ...(depth === undefined ? [] : [saying('deep from the surface', depth)]),
         ...taped(beyond === undefined ? undefined : deep + beyond),
       ],
-      figure: figureOf(beyond === undefined ? undefined : deep + beyond, diameter, {
-        from: fromOf(from),
-        mm: at,
-      }),
       effects: [{ do: 'drill', wood: id, hole }],
-      purpose: 'turn',
     },
     manner,
   );

@@ -14,7 +14,8 @@ interface Looking extends Manner {
 
 /** What is tried, measured or marked: the wood stays as it is. */
 export const look = (
-  kind: 'try' | 'measure' | 'mark',
+  kind:
+    'mark centres' | 'mark off' | 'try a peg' | 'try the fit' | 'look the whole over' | 'measure' | 'cord',
   { wood, subject, pass, on, against, ...manner }: Looking,
 ): Operation =>
   operationOf(
@@ -25,7 +26,6 @@ export const look = (
       on: against ? [wood, against.wood] : [wood],
       said: [],
       effects: [{ do: 'look', wood, on }, ...(against ? [{ do: 'look' as const, ...against }] : [])],
-      purpose: 'handle',
     },
     manner,
   );

@@ -32,7 +32,6 @@ export function dry({ wood, minutesUntilDry, ...manner }: Drying): Operation {
               },
             ]),
       ],
-      purpose: 'handle',
     },
     manner,
   );

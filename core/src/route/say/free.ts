@@ -1,5 +1,5 @@
-import { fromOf } from '../figure.js';
 import type { Lengths, Operation } from '../operation.js';
+import { saying } from '../said.js';
 import type { Datum, PieceIn, Shop } from '../shop.js';
 import { operationOf, type Manner } from './operationOf.js';
 import { placeOf, woodFor } from './place.js';
@@ -27,15 +27,10 @@ export function free(
   const at = axis.at[0] + axis.along[0] * x0;
   return operationOf(
     {
-      kind: 'part',
+      kind: 'free a ring',
       subject,
       on: [wood],
-      said: [
-        { name: 'ring from', mm: x0, from },
-        { name: 'ring to', mm: x1, from },
-        { name: 'ring inside ⌀', mm: inside, from: null },
-      ],
-      figure: { is: 'inside of the ring', mm: inside, at: { from: fromOf(from), mm: x0, to: x1 } },
+      said: [saying('ring from', x0, from), saying('ring to', x1, from), saying('ring inside ⌀', inside)],
       effects: [
         {
           do: 'free',
@@ -46,7 +41,6 @@ export function free(
           piece: { ...piece, at: { ...axis, at: [at, 0, 0] } },
         },
       ],
-      purpose: 'turn',
     },
     manner,
   );

@@ -25,16 +25,11 @@ export function hold(
   const id = idOf('hold', by, pass ?? wood);
   return operationOf(
     {
-      kind: 'hold',
-      hold: 'held',
+      kind: place === 'drill press' ? 'clamp' : drive.by === 'fed by hand' ? 'feed by hand' : 'take hold',
       subject: by,
       pass: pass ?? wood,
       on: [wood],
       said: axisFigures(axis),
-      figure: {
-        is: place === 'lathe' && tail ? 'at the drive' : place === 'lathe' ? 'tailstock' : 'held by',
-        text: place === 'lathe' && !tail ? 'away' : drive.words,
-      },
       effects: [
         {
           do: 'hold',
@@ -42,7 +37,6 @@ export function hold(
           untrue: !keepsTrue,
         },
       ],
-      purpose: place === 'lathe' ? 'turn' : 'handle',
     },
     manner,
   );
@@ -56,15 +50,12 @@ export function tailAway(shop: Shop, manner: Manner, pass?: string): Operation {
   const id = idOf('hold', 'tail away', whole);
   return operationOf(
     {
-      kind: 'hold',
-      hold: 'tail away',
+      kind: 'tail away',
       subject: 'tail away',
       pass: whole,
       on: [held.wood],
       said: [],
-      figure: { is: 'tailstock', text: 'away' },
       effects: [{ do: 'hold', held: { ...held, tail: null, by: id }, untrue: false }],
-      purpose: 'turn',
     },
     manner,
   );
@@ -74,14 +65,12 @@ export function tailAway(shop: Shop, manner: Manner, pass?: string): Operation {
 export const takeOff = (wood: string, manner: Manner, pass?: string): Operation =>
   operationOf(
     {
-      kind: 'hold',
-      hold: 'off',
+      kind: 'take off',
       subject: 'off',
       pass: pass === undefined ? wood : `${wood}:${pass}`,
       on: [wood],
       said: [],
       effects: [{ do: 'hold', held: null, untrue: false }],
-      purpose: 'handle',
     },
     manner,
   );

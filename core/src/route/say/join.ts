@@ -1,7 +1,8 @@
 import { HERE, type Placement } from '../../pattern/index.js';
 import { across } from '../stretch.js';
-import { fromOf } from '../figure.js';
-import type { Effect, Lengths, Operation, Said } from '../operation.js';
+import type { Effect } from '../effect.js';
+import type { Lengths, Operation } from '../operation.js';
+import { saying, type Said } from '../said.js';
 import type { Datum, Purpose, Shop } from '../shop.js';
 import { idOf, operationOf, type Manner } from './operationOf.js';
 import { placeOf, woodFor } from './place.js';
@@ -35,10 +36,10 @@ export function fix(
   const at = placeOf(woodFor(shop, wood), from, lengths);
   return operationOf(
     {
-      kind: 'join',
+      kind: 'fit in',
       subject,
       on: [wood],
-      said: [{ name: 'flush with', mm: 0, from }],
+      said: [saying('flush with', 0, from)],
       effects: [
         {
           do: 'fix',
@@ -48,7 +49,6 @@ export function fix(
         },
         ...curing(wood, by, cure),
       ],
-      purpose: 'handle',
     },
     manner,
   );
@@ -77,16 +77,15 @@ export function glue(
   const mouth = placeOf(woodFor(shop, outer), from, lengths);
   const tip = placeOf(woodFor(shop, inner), enters, lengths);
   const said: Said[] = [
-    { name: 'goes in', mm: deep, from },
+    saying('goes in', deep, from),
     { name: 'by its end', mm: 0, from: enters, wood: inner },
   ];
   return operationOf(
     {
-      kind: 'join',
+      kind: 'glue in',
       subject,
       on: [outer, inner],
       said,
-      figure: { is: 'goes in', mm: deep },
       effects: [
         {
           do: 'join',
@@ -98,7 +97,6 @@ export function glue(
         },
         ...curing(into, idOf('join', subject), cure),
       ],
-      purpose: 'handle',
     },
     manner,
   );
@@ -132,14 +130,13 @@ export function slide(
   const x = across(end, at - half).at[0] - sign * near.at[0];
   return operationOf(
     {
-      kind: 'join',
+      kind: 'slide on',
       subject,
       on: keeps === 'shaft' ? [shaft, ring] : [ring, shaft],
       said: [
         { name: 'its middle', mm: at, from, ...(keeps === 'ring' ? { wood: shaft } : {}) },
         { name: 'half as long as', mm: half, from: looks, wood: ring },
       ],
-      figure: { is: 'its middle', mm: at, from: fromOf(from) },
       effects: [
         {
           do: 'join',
@@ -157,7 +154,6 @@ export function slide(
         },
         ...curing(into, idOf('join', subject), cure),
       ],
-      purpose: 'handle',
     },
     manner,
   );

@@ -1,12 +1,13 @@
 import { HERE } from '../../pattern/index.js';
 import { across } from '../stretch.js';
-import { fromOf } from '../figure.js';
 import type { Lengths, Operation } from '../operation.js';
+import { saying } from '../said.js';
 import type { Datum, Shop } from '../shop.js';
 import { operationOf, type Manner } from './operationOf.js';
 import { placeAlong, woodFor } from './place.js';
 
 interface Parting extends Manner {
+  kind: 'part off' | 'cut waste away' | 'saw a nib' | 'saw to length';
   wood: string;
   subject: string;
   from: Datum;
@@ -20,19 +21,17 @@ interface Parting extends Manner {
 /** The wood is cut in two, square to its axis: parted on the lathe, or its nib sawn on the bench. */
 export function part(
   shop: Shop,
-  { wood, subject, from, mm, into, lightly, ...manner }: Parting,
+  { kind, wood, subject, from, mm, into, lightly, ...manner }: Parting,
   lengths: Lengths,
 ): Operation {
   const at = across(HERE, placeAlong(woodFor(shop, wood), from, mm, lengths));
   return operationOf(
     {
-      kind: 'part',
+      kind,
       subject,
       on: [wood],
-      said: [{ name: 'cut off at', mm, from }],
-      figure: { is: 'cut off', mm, from: fromOf(from) },
+      said: [saying('cut off at', mm, from)],
       effects: [{ do: 'split', wood, at, into, ...(lightly ? { lightly } : {}) }],
-      purpose: 'turn',
     },
     manner,
   );

@@ -9,7 +9,8 @@ import {
   type Vector,
 } from '../../pattern/index.js';
 import { datumPlace, lengthOfForm } from '../datum.js';
-import type { Lengths, Said } from '../operation.js';
+import type { Lengths } from '../operation.js';
+import { saying, type Said } from '../said.js';
 import { woodOf, type Datum, type Shop, type Wood } from '../shop.js';
 
 /** The wood an operation is done to; a route that names one that is not there cannot be said. */
@@ -57,10 +58,10 @@ export function axisOf(wood: Wood, said: AxisSaid, lengths: Lengths): Placement 
 }
 
 export const axisFigures = ({ at, shift, direction, lean }: AxisSaid): Said[] => [
-  ...(at ? [{ name: 'axis at', mm: at.mm, from: at.from }] : []),
-  ...(shift === undefined ? [] : [{ name: 'axis off by', mm: shift, from: null }]),
-  ...(direction === undefined ? [] : [{ name: 'axis towards, degrees', mm: direction, from: null }]),
-  ...(lean === undefined ? [] : [{ name: 'axis leans, degrees', mm: lean, from: null }]),
+  ...(at ? [saying('axis at', at.mm, at.from)] : []),
+  ...(shift === undefined ? [] : [saying('axis off by', shift)]),
+  ...(direction === undefined ? [] : [saying('axis towards, degrees', direction)]),
+  ...(lean === undefined ? [] : [saying('axis leans, degrees', lean)]),
 ];
 
 /** x in the wood's frame of a place so far from a datum, mm. */

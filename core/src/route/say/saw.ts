@@ -1,5 +1,6 @@
 import { plus, round, times, HERE, type Placement, type SawnForm } from '../../pattern/index.js';
 import type { Operation } from '../operation.js';
+import { saying } from '../said.js';
 import type { PieceIn, Wood } from '../shop.js';
 import { idOf, operationOf, type Manner } from './operationOf.js';
 
@@ -26,15 +27,14 @@ export function saw({
   const by = idOf('saw', wood);
   return operationOf(
     {
-      kind: 'saw',
+      kind: 'saw out',
       subject: wood,
       on: [],
       said: [
-        ...(sawn === form.across ? [] : [{ name: 'sawn', mm: sawn, from: null }]),
-        { name: 'across', mm: form.across, from: null },
-        { name: 'length', mm: form.length, from: null },
+        ...(sawn === form.across ? [] : [saying('sawn', sawn)]),
+        saying('across', form.across),
+        saying('length', form.length),
       ],
-      figure: { is: 'across', mm: sawn },
       effects: [
         {
           do: 'stock',
@@ -51,7 +51,6 @@ export function saw({
           },
         },
       ],
-      purpose: 'handle',
     },
     { per: 'blank', ...manner },
   );
@@ -74,14 +73,12 @@ export function clip({ wood, below, across, ...manner }: Clipping): Operation {
   });
   return operationOf(
     {
-      kind: 'saw',
+      kind: 'clip the corners',
       subject: wood,
       pass: 'corners',
       on: [wood],
-      said: [{ name: 'off below each corner', mm: below, from: null }],
-      figure: { is: 'below the corner', mm: below },
+      said: [saying('off below each corner', below)],
       effects: flats.map((at, i) => ({ do: 'flat', wood, flat: { id: `${id} ${i + 1}`, at }, sawn: true })),
-      purpose: 'handle',
     },
     { per: 'blank', ...manner },
   );

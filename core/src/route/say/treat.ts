@@ -1,12 +1,14 @@
-import { fromOf, type OperationFigure } from '../figure.js';
-import type { Effect, Lengths, Operation, Said } from '../operation.js';
+import type { Effect } from '../effect.js';
+import { TREATING, type TreatKind } from '../kinds/treating.js';
+import type { Lengths, Operation } from '../operation.js';
+import { saying, type Said } from '../said.js';
 import type { Datum, Purpose, Shop, SurfaceRef, Treatment } from '../shop.js';
 import { idOf, operationOf, type Manner } from './operationOf.js';
 import { placeAlong, woodFor } from './place.js';
 
 interface Treating extends Manner {
   wood: string;
-  how: Treatment;
+  kind: TreatKind;
   subject: string;
   pass: string;
   from: Datum;
@@ -22,17 +24,15 @@ interface Treating extends Manner {
 /** One grit, one line, one coat: over a stretch, on what was cut there. */
 export function treat(
   shop: Shop,
-  { wood: id, how, subject, pass, from, stretches, takes = 0, turning = true, wait, ...manner }: Treating,
+  { wood: id, kind, subject, pass, from, stretches, takes = 0, turning = true, wait, ...manner }: Treating,
   lengths: Lengths,
 ): Operation {
   const wood = woodFor(shop, id);
+  const how: Treatment = TREATING[kind].does;
   const by = idOf(how, subject, pass);
   const said: Said[] = [
-    ...stretches.flatMap(({ x0, x1 }) => [
-      { name: 'from', mm: x0, from },
-      { name: 'to', mm: x1, from },
-    ]),
-    ...(takes === 0 ? [] : [{ name: 'takes off the radius', mm: takes, from: null }]),
+    ...stretches.flatMap(({ x0, x1 }) => [saying('from', x0, from), saying('to', x1, from)]),
+    ...(takes === 0 ? [] : [saying('takes off the radius', takes)]),
   ];
   const effects: Effect[] = stretches.flatMap(({ on, x0, x1 }) => {
     const [a, b] = [x0, x1].map((mm) => placeAlong(wood, from, mm, lengths)) as [number, number];
@@ -45,37 +45,7 @@ export function treat(
     }));
   });
   if (wait) effects.push({ do: 'wait', wait: { wood: id, by, ...wait } });
-  return {
-    ...operationOf(
-      {
-        kind: 'treat',
-        doing: how,
-        subject,
-        pass,
-        on: [id],
-        said,
-        figure: figureOf(how, manner.timers?.[0]?.label, stretches, from),
-        effects,
-        purpose: how === 'coated' ? 'coat' : 'turn',
-      },
-      manner,
-    ),
-    id: by,
-  };
-}
-
-/** Grit by grit it is the grit; a line, a band or a colour is where it lies; a coat goes all over. */
-function figureOf(
-  how: Treatment,
-  grit: string | undefined,
-  stretches: Treating['stretches'],
-  from: Datum,
-): OperationFigure | undefined {
-  if (grit !== undefined) return { is: 'grit', text: grit };
-  if (how === 'sanded' || how === 'coated') return undefined;
-  const x0 = Math.min(...stretches.map((s) => s.x0));
-  const x1 = Math.max(...stretches.map((s) => s.x1));
-  return stretches.length === 0 ? undefined : { is: 'band', mm: x0, to: x1, from: fromOf(from) };
+  return operationOf({ kind, subject, pass, on: [id], said, effects }, manner);
 }
 
 /** The part of a stretch where a surface is. mm */

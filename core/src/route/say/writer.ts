@@ -35,7 +35,7 @@ export class Writer {
   }
 
   get route(): Route {
-    return { schema: 1, operations: this.operations };
+    return { schema: 2, operations: this.operations };
   }
 
   saw = (what: Parameters<typeof saw>[0]) => this.say(saw(what));

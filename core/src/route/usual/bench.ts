@@ -2,7 +2,7 @@ import { len } from '../../measure/index.js';
 import { extremes, type Outline, type PartEnd, type Segment, type Skin } from '../../pattern/index.js';
 import type { TurningStage } from '../../measure/index.js';
 import { datumPlace, endNow } from '../datum.js';
-import { saidOf, type SaidProfile } from '../say/cut.js';
+import { saidOf, type SaidProfile } from '../saidProfile.js';
 import type { SetSpeed } from '../say/operationOf.js';
 import { HIGH, LOW, Writer } from '../say/writer.js';
 import { woodOf, type Datum, type SurfaceRef, type Treatment, type Wood } from '../shop.js';

@@ -93,7 +93,7 @@ export function chuckChain(bench: Bench): void {
   rough(bench, { pass: 'round', over: 2, atDrive: tenon.diameter + 1, truedLater: true });
   writer.cut({
     wood,
-    doing: 'tenon',
+    kind: 'turn a tenon',
     subject: 'jaws',
     profile: {
       from: bench.datum(lie.drive),
@@ -231,6 +231,7 @@ function partOff(bench: Bench): void {
   const instead = reversal ? `; or ${reversal.charAt(0).toLowerCase()}${reversal.slice(1)}` : '.';
   // a tip at the drive is all that still holds the piece: after everything else
   cutFree(bench, bench.lie.drive, {
+    kind: 'part off',
     title: 'Part it off',
     words: [
       'Slow, the other hand open under it; nothing wound round a finger.',

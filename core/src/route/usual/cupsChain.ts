@@ -1,4 +1,4 @@
-import { saidOf } from '../say/cut.js';
+import { saidOf } from '../saidProfile.js';
 import type { Bench } from './bench.js';
 import { turnedToNibs } from './chains.js';
 import { finishOff } from './ends.js';
@@ -34,7 +34,7 @@ export function cupsChain(bench: Bench): void {
     });
   writer.cut({
     wood,
-    doing: 'shape',
+    kind: 'scrape the poles',
     subject: 'poles',
     profile: saidOf(
       work.outline.segments.map((s) => ({ ...s, x0: s.x0 - middle, x1: s.x1 - middle })),

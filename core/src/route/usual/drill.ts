@@ -28,13 +28,13 @@ export function squareEnds(bench: Bench): void {
     const waste = bench.waste(end);
     if (drilled && faced && waste > 1e-6 && waste <= 2)
       writer.face({
+        kind: 'square an end',
         wood,
         subject: `${end} end`,
         from: bench.datum(end),
         mm: waste,
         title: `Square the ${end} end`,
         words: [`${len(waste)} off, flat and at right angles: holes are counted from it.`],
-        sawn: true,
         minutes: each(MINUTES.face),
         stage: 'stock',
       });
@@ -230,6 +230,7 @@ function boreFrom(bench: Bench, o: DrillOperation, from: PartEnd, pass?: string)
   const later = work.drilling.slice(work.drilling.indexOf(o) + 1);
   const last = !later.some((other) => wholeHole(other.id) === wholeHole(o.id));
   writer.bore({
+    kind: 'drill',
     wood,
     subject: o.id,
     ...(pass === undefined ? {} : { pass }),
@@ -262,6 +263,7 @@ function ream(bench: Bench, o: DrillOperation): void {
   const waste = bench.waste(hole.from);
   const mouth = hole.steps[0]?.diameter.mm ?? 0;
   writer.bore({
+    kind: 'ream',
     wood,
     subject: id,
     pass: 'ream',

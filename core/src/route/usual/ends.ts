@@ -38,7 +38,7 @@ export function nibBetween(bench: Bench): void {
   const straight = (x0: number, x1: number, r: number) => ({ elementId: '', x0, r0: r, x1, r1: r, bulge: 0 });
   writer.cut({
     wood,
-    doing: 'nib',
+    kind: 'part to a nib',
     subject: 'to the next piece',
     profile: bench.told(
       far === reference
@@ -72,7 +72,7 @@ export function stub(bench: Bench, end: PartEnd): void {
   const to = waste + tipLength(bench, end);
   writer.cut({
     wood,
-    doing: 'stub',
+    kind: 'turn a stub',
     subject: `${end} end`,
     profile: { from: bench.datum(end), x: 0, diameter, to: [{ x: to, diameter }] },
     title: `Turn the waste at the ${end} end down to a stub`,
@@ -103,7 +103,7 @@ export function nib(bench: Bench, end: PartEnd, lightly = false): void {
   const { diameter } = bench.nib(end);
   writer.cut({
     wood,
-    doing: 'nib',
+    kind: 'part to a nib',
     subject: `${end} end`,
     profile: {
       from: bench.datum(end),
@@ -160,11 +160,13 @@ function sawNib(bench: Bench, end: PartEnd): void {
     into: bench.apart(end),
     ...(bench.staysSquare(end)
       ? {
+          kind: 'saw to length' as const,
           title: `Saw the square to length at its ${end} end`,
           words: [`${len(spare)} off, square to its faces, against the stop.`],
           tool: 'saw',
         }
       : {
+          kind: 'saw a nib' as const,
           title: `Saw the ${left} off the ${end} end and pare it flush`,
           words: [...cutOffWords(mm, bench.datum(end)), ...spot],
           tool: 'fine saw',
@@ -177,7 +179,13 @@ function sawNib(bench: Bench, end: PartEnd): void {
 export function cutFree(
   bench: Bench,
   end: PartEnd,
-  manner: { title: string; words: string[]; tool: string; lightly?: true },
+  manner: {
+    kind: 'part off' | 'cut waste away';
+    title: string;
+    words: string[];
+    tool: string;
+    lightly?: true;
+  },
 ): void {
   const { work, wood, writer, lie } = bench;
   tips(bench, end, 'turning');
@@ -205,6 +213,7 @@ export function freeTail(bench: Bench): void {
   if (work.mount.tailstock !== null) writer.tailAway('Tailstock away', undefined, each(MINUTES.tail));
   if (bench.waste(lie.tail) > 1e-6)
     cutFree(bench, lie.tail, {
+      kind: 'cut waste away',
       title: 'Cut the waste at the tail away',
       words: ['Light cuts to the middle; what is beyond falls.'],
       tool: 'skew',

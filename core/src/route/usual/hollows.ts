@@ -1,6 +1,6 @@
 import { len } from '../../measure/index.js';
 import { wallOf, type Hollow, type Outline, type PartEnd } from '../../pattern/index.js';
-import { saidOf } from '../say/cut.js';
+import { saidOf } from '../saidProfile.js';
 import type { TurningStage } from '../../measure/index.js';
 import type { SetSpeed } from '../say/operationOf.js';
 import type { Bench } from './bench.js';
@@ -28,7 +28,7 @@ export function hollowEnd(bench: Bench, end: PartEnd): void {
     const wall = wallOf(hollow);
     writer.cut({
       wood,
-      doing: 'hollow',
+      kind: 'hollow',
       subject: hollow.id,
       profile: saidOf(wall.segments, bench.datum(end), { x: 0, runs: 1 }),
       title: `Hollow the ${hollow.name}`,
@@ -94,7 +94,7 @@ export function hollowSides(bench: Bench): void {
     });
     writer.cut({
       wood,
-      doing: 'hollow',
+      kind: 'hollow',
       subject: id,
       profile: saidOf(
         wall.segments,
@@ -136,7 +136,7 @@ function rubOut(bench: Bench, { id, name }: Hollow, wall: Outline, inEnd: boolea
   const reach = inEnd ? wall.length : Math.max(...wall.segments.flatMap((s) => [s.r0, s.r1]));
   writer.treat({
     wood,
-    how: 'sanded',
+    kind: 'sand inside',
     subject: id,
     pass: 'inside',
     from: bench.datum('reference'),
@@ -157,7 +157,7 @@ function finishInside(bench: Bench, { id, name }: Hollow): void {
   if (turning.length === 0) return;
   writer.treat({
     wood,
-    how: 'coated',
+    kind: 'coat',
     subject: id,
     pass: 'inside',
     from: bench.datum('reference'),

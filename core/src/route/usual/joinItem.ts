@@ -12,7 +12,8 @@ import { surfaceBy } from '../surfaces.js';
 import { look } from '../say/check.js';
 import { glue, slide } from '../say/join.js';
 import { Writer } from '../say/writer.js';
-import type { Effect, Lengths, Operation, Route } from '../operation.js';
+import type { Effect } from '../effect.js';
+import type { Lengths, Operation, Route } from '../operation.js';
 import type { Datum, PieceIn, Shop, SurfaceRef, Wood } from '../shop.js';
 import { reachOf } from './bench.js';
 import type { JoinToMake } from './joinToMake.js';
@@ -49,16 +50,13 @@ export function joinItem(
   );
   const whole = woodWith(writer.shop, { partId: root.id, n: 1 });
   writer.say({
-    ...look('measure', {
+    ...look('look the whole over', {
       wood: whole?.id ?? '',
       subject: root.id,
       on: [],
       ...over,
       minutes: each(over.minutes),
     }),
-    purpose: 'use',
-    stage: 'assemble',
-    kind: 'try',
   });
   return writer.route;
 }
@@ -103,7 +101,7 @@ export function joinOf(
 ): Operation {
   const { sides, pass } = join;
   const fetch: Operation = {
-    ...look('try', { wood: '', subject: '', on: [], title: '' }),
+    ...look('cord', { wood: '', subject: '', on: [], title: '' }),
     effects: [...copies],
   };
   const shop = applied(now, fetch);
@@ -113,8 +111,6 @@ export function joinOf(
   const felt = [...feltOn(shop, outer, holeOf(from, sides)), ...feltOn(shop, inner, shaftOf(from, join))];
   return {
     ...made,
-    kind: 'join',
-    stage: 'assemble',
     subject: sides.join.id,
     id: `join:${sides.join.id}${pass === null ? '' : `:${pass}`}`,
     effects: [...copies, ...felt, ...made.effects],
@@ -132,7 +128,7 @@ function madeJoin(
   const subject = `${sides.join.id}${pass === null ? '' : `:${pass}`}`;
   const manner = { title, words: [...words], minutes: each(minutes), subject };
   if (!own || !other || own === other || how === 'corded')
-    return look('try', { ...manner, wood: other?.id ?? '', on: [] });
+    return look('cord', { ...manner, wood: other?.id ?? '', on: [] });
   const into = goesOn ? other.id : `${other.id} with ${own.id}`;
   const cure =
     cureMinutes === null

@@ -52,7 +52,7 @@ function markCentres(bench: Bench): void {
   const { work, wood, writer } = bench;
   // on an offset plate its holes shift the work, not marks
   const further = work.mount.kind === 'offset plate' ? [] : work.part.turnings.slice(1);
-  writer.look('mark', {
+  writer.look('mark centres', {
     wood,
     subject: 'centres',
     on: [],

@@ -47,7 +47,7 @@ export function shapeRings(bench: Bench, elementId: string): void {
   for (const { ring, place } of ringsOn(bench, elementId))
     bench.writer.cut({
       wood: bench.wood,
-      doing: 'shape',
+      kind: 'round a ring',
       subject: ring.id,
       profile: bench.told(ringSegments(bench, ring, place)),
       title: `Round the ${ring.name}`,
@@ -89,7 +89,7 @@ export function freeRings(bench: Bench): void {
       });
       writer.cut({
         wood,
-        doing: 'shape',
+        kind: 'turn where a ring was',
         subject: element.id,
         pass: ring.id,
         profile: bench.told(between(work.outline.segments, place.x0, place.x1)),
@@ -119,7 +119,7 @@ function finishRing(bench: Bench, { id, name }: CaptiveRing, { x0, x1 }: RingPla
   if (work.sanding.length > 0)
     writer.treat({
       ...about,
-      how: 'sanded',
+      kind: 'sand a ring',
       pass: 'ring',
       title: `Sand the ${name}`,
       words: [`${work.sanding.map((s) => s.grit).join(', ')}: when it is free nothing holds it.`],
@@ -130,7 +130,7 @@ function finishRing(bench: Bench, { id, name }: CaptiveRing, { x0, x1 }: RingPla
   if (coat)
     writer.treat({
       ...about,
-      how: 'coated',
+      kind: 'coat',
       pass: 'ring',
       title: `Finish on the ${name}`,
       words: [`Put on ${coat.name}, before it comes free.`],

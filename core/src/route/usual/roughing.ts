@@ -58,7 +58,7 @@ export function rough(bench: Bench, how: Roughing): void {
     const trued = (how.gripped ?? 0) > 0 && isRound(bench, stretch);
     writer.cut({
       wood,
-      doing: 'rough',
+      kind: trued ? 'true up' : 'rough',
       subject: nth === 0 ? how.pass : `${how.pass} ${nth + 1}`,
       profile: bench.told([{ elementId: '', x0, r0: r, x1, r1: r, bulge: 0 }]),
       title: roughTitle(trued, stretch),
@@ -164,10 +164,9 @@ export function roughDown(bench: Bench, elementId: string): void {
   const title = `Rough the ${nameOf(span.element)} down`;
   writer.cut({
     wood,
-    doing: 'rough',
+    kind: 'rough down',
     subject: elementId,
     profile: bench.told([{ elementId: '', x0, r0: r, x1, r1: r, bulge: 0 }]),
-    local: true,
     title,
     ...bench.pressing,
     words: [

@@ -66,13 +66,13 @@ function squareFaces(bench: Bench, isOpen: boolean): void {
   for (const end of faces)
     if (bench.waste(end) > 1e-6)
       writer.face({
+        kind: 'square an end',
         wood,
         subject: `${end} end`,
         from: bench.datum(end),
         mm: bench.waste(end),
         title: `Square the ${end} end`,
         words: ['To its length, at right angles to the bore: the shaft stands in it when it is turned.'],
-        sawn: true,
         minutes: each(MINUTES.face),
         stage: 'stock',
       });

@@ -18,10 +18,10 @@ export function mark(bench: Bench): void {
   const round = bench.now.body.skins.flatMap((s) => {
     const { x0, x1 } = reachOf(s);
     const own = { id: s.id, x0: Math.max(x0, low), x1: Math.min(x1, high) };
-    return s.id.startsWith('rough:') && own.x1 - own.x0 > 2 ? [own] : [];
+    return s.leaves === 'roughed' && own.x1 - own.x0 > 2 ? [own] : [];
   });
   const speed = bench.speed('mark');
-  writer.look('mark', {
+  writer.look('mark off', {
     wood,
     subject: 'stick',
     on: round.slice(-1).map((s) => ({ of: 'skin', id: s.id, ...amid(s) })),
@@ -138,13 +138,13 @@ function size(bench: Bench, { station, x0, x1, across }: SizingPlace): void {
   const beside = work.outline.squares?.some((s) => cut.id.startsWith(`${s.elementId}.`));
   writer.cut({
     wood,
-    doing: 'size',
+    kind: 'size',
     subject: cut.id,
     profile: bench.told([{ elementId: station.elementId, x0, r0: r, x1, r1: r, bulge: 0 }]),
     mark: Number(bench.from(cut.x).toFixed(4)),
     title: beside ? `Size: beside the ${cut.label}` : `Size: ${cut.label}`,
     words: [
-      `Part down to ${len(2 * r)}, ${bench.where(cut.x)}.`,
+      `Part down to ${len(2 * r)}, ${bench.where(cut.x)}; the tool ${sideOf(cut.x, { x0, x1 })} the mark.`,
       exact
         ? (cut.transfer ?? cut.gauge.words)
         : `Set a calliper to ${len(2 * r)}, no lower: beside it the wood must still rise.`,
@@ -157,6 +157,15 @@ function size(bench: Bench, { station, x0, x1, across }: SizingPlace): void {
     minutes: each(MINUTES.size),
   });
 }
+
+/** Where the tool stands to a mark, seen from the end that the mark is laid off from. mm */
+function sideOf(mark: number, { x0, x1 }: { x0: number; x1: number }): string {
+  if (mark < x0 + AT_EDGE) return 'just beyond';
+  return mark > x1 - AT_EDGE ? 'just before' : 'across';
+}
+
+/** Nearer than so the tool stands with its edge on the mark, mm. */
+const AT_EDGE = 0.1;
 
 /** Mating places are measured as they are cut, and where there is none the first. */
 function measured({ layout: { sizing } }: Work): string[] {
@@ -179,7 +188,7 @@ export function shapeOne(bench: Bench, elementId: string, sized?: SizingPlace): 
   stretches.forEach((body, i) =>
     writer.cut({
       wood,
-      doing: 'shape',
+      kind: 'shape',
       subject: elementId,
       ...(i === 0 ? {} : { pass: `${i + 1}` }),
       profile: bench.told(body),
@@ -212,7 +221,7 @@ export function tryPeg(bench: Bench, elementId: string): void {
   const span = work.outline.spans.find((s) => s.element.id === elementId);
   if (span?.element.kind !== 'tenon') return;
   const on = bench.amid(span);
-  writer.look('try', {
+  writer.look('try a peg', {
     wood,
     subject: elementId,
     on: on ? [on] : [],
@@ -232,7 +241,7 @@ export function tryOn(bench: Bench): void {
   const spans = work.outline.spans;
   const ordered = trial.end === 'reference' ? spans : spans.toReversed();
   const on = ordered.flatMap((span) => bench.amid(span) ?? []);
-  writer.look('try', {
+  writer.look('try the fit', {
     wood,
     subject: 'fit',
     on: on.slice(0, 1),
@@ -257,11 +266,10 @@ export function tips(bench: Bench, end: PartEnd, by: 'turning' | 'hand'): void {
   const late = by === 'hand' || bench.isTreated('sanded');
   writer.cut({
     wood,
-    doing: 'shape',
+    kind: by === 'hand' ? 'carve a tip' : 'turn a tip',
     subject: tipName(end),
     profile: bench.told(segments),
     ...(late || bare ? {} : { leave: bench.leave }),
-    byHand: by === 'hand',
     title: by === 'hand' ? 'Round the tip with knife and paper' : 'Turn the tip',
     ...(tool && by === 'turning' ? { tool: tool.name } : {}),
     words: late && !bare ? [spotWords(bench, end, by === 'hand')] : [],
@@ -288,7 +296,7 @@ export function furtherAxes(bench: Bench, hold: (turning: Turning) => void): voi
     const x1 = segments.at(-1)?.x1 ?? 0;
     writer.cut({
       wood,
-      doing: 'shape',
+      kind: 'turn about a further axis',
       subject: turning.id,
       profile: bench.told(segments.map((s) => ({ ...s, x0: s.x0 + from, x1: s.x1 + from }))),
       title: 'Turn about the further axis',
@@ -299,7 +307,7 @@ export function furtherAxes(bench: Bench, hold: (turning: Turning) => void): voi
     if (work.sanding.length > 0)
       writer.treat({
         wood,
-        how: 'sanded',
+        kind: 'sand a further axis',
         subject: turning.id,
         pass: 'further axis',
         from: bench.datum('reference'),

@@ -1,6 +1,7 @@
 import type { TurningStage } from '../../measure/index.js';
 import { facesLeft, PART_ENDS, type DecorationKind } from '../../pattern/index.js';
-import { MADE_AS, type SurfaceRef } from '../shop.js';
+import type { TreatKind } from '../kinds/treating.js';
+import type { SurfaceRef } from '../shop.js';
 import { reachOf, tipName, type Bench } from './bench.js';
 import { each, MINUTES } from './minutes.js';
 
@@ -54,7 +55,7 @@ function sand(bench: Bench): void {
   work.sanding.forEach(({ grit, takes, minutes }, i) =>
     writer.treat({
       wood,
-      how: 'sanded',
+      kind: 'sand',
       subject: 'all',
       pass: grit,
       from: bench.datum('reference'),
@@ -81,7 +82,7 @@ function burnish(bench: Bench): void {
   if (!work.burnish) return;
   writer.treat({
     wood,
-    how: 'burnished',
+    kind: 'burnish',
     subject: 'all',
     pass: 'shavings',
     from: bench.datum('reference'),
@@ -130,6 +131,12 @@ const furtherStretches = (bench: Bench) =>
       }),
   );
 
+const DECORATES: Record<DecorationKind, TreatKind> = {
+  'burnt line': 'burn',
+  texture: 'texture',
+  colour: 'dye',
+};
+
 const TITLES: Record<DecorationKind, string> = {
   'burnt line': 'Burn the line',
   texture: 'Texture',
@@ -150,7 +157,7 @@ function decorate(bench: Bench): void {
     const from = bench.from((span?.x0 ?? 0) + decoration.from.mm);
     writer.treat({
       wood,
-      how: MADE_AS[decoration.kind],
+      kind: DECORATES[decoration.kind],
       subject: decoration.id,
       pass: 'once',
       from: bench.datum('reference'),
@@ -177,7 +184,7 @@ export function coat(bench: Bench, turning: boolean): void {
     const round = byHand ? [] : [...stretchesOf(bench), ...furtherStretches(bench), ...insides(bench)];
     writer.treat({
       wood,
-      how: 'coated',
+      kind: 'coat',
       subject: byHand ? 'flats' : 'all',
       pass: String(i + 1),
       from: bench.datum('reference'),

@@ -41,13 +41,13 @@ export function throughChain(
   for (const end of ['reference', 'far'] as const)
     if (bench.waste(end) > 1e-6)
       writer.face({
+        kind: 'square an end',
         wood: bench.wood,
         subject: `${end} end`,
         from: bench.datum(end),
         mm: bench.waste(end),
         title: `Square the ${end} end`,
         words: ['To its length, at right angles: it is held by its faces.'],
-        sawn: true,
         minutes: each(MINUTES.face),
         stage: 'stock',
       });

@@ -1,4 +1,13 @@
-import { withoutPart, type Decision, type Step, type Tool, type WayScope } from '@compas/core';
+import {
+  doesOf,
+  stepDoes,
+  withoutPart,
+  type Decision,
+  type Does,
+  type Step,
+  type Tool,
+  type WayScope,
+} from '@compas/core';
 import { InputNumber, Segmented, Select } from 'antd';
 import { useState } from 'react';
 import { DecideForm } from './Otherwise.js';
@@ -26,11 +35,11 @@ export function StepChoice({ step, tools, onDone }: StepChoiceProps) {
   const deciding = useDeciding();
   if (!deciding) return null;
   const ofItem = step.item === true;
-  const isOwn = step.operation?.kind === 'own';
+  const isOwn = stepDoes(step, 'own');
   const possible = (Object.keys(WHAT) as What[]).filter((w) => {
     if (ofItem) return w === 'minutes' || w === 'after';
     if (isOwn) return w === 'minutes' || w === 'after';
-    return w !== 'tool' || (tools.length > 0 && CHOOSES_TOOL.has(step.operation?.doing ?? ''));
+    return w !== 'tool' || (tools.length > 0 && stepDoes(step, 'rough', 'size', 'shape'));
   });
   return (
     <div className="decide-step">
@@ -51,15 +60,12 @@ export function StepChoice({ step, tools, onDone }: StepChoiceProps) {
   );
 }
 
-/** Cuts for which a person takes a tool of their own. */
-const CHOOSES_TOOL: ReadonlySet<string> = new Set(['rough', 'size', 'shape']);
-
 function OneStep({ what, step, tools, onDone }: StepChoiceProps & { what: Exclude<What, 'after'> }) {
   const deciding = useDeciding();
   const [minutes, setMinutes] = useState<number | null>(Math.round(step.minutes * 10) / 10);
   const [toolId, setToolId] = useState(tools.find((t) => t.name === step.operation?.tool)?.id);
   const { operation } = step;
-  const does = operation?.doing ?? operation?.kind ?? '';
+  const does = operation ? doesOf(operation.kind) : 'own';
   const of = deciding?.part.outline.spans.find((s) => s.element.id === operation?.subject)?.element.kind;
   const like = { kind: 'like', does, ...(of === undefined ? {} : { of }) } as const;
   const own = { kind: 'step', id: step.item ? step.id : withoutPart(step.id, step.partId) } as const;
@@ -108,4 +114,4 @@ function OneStep({ what, step, tools, onDone }: StepChoiceProps & { what: Exclud
   );
 }
 
-const DONE: Record<string, string> = { shape: 'shaped', size: 'sized', hollow: 'hollowed' };
+const DONE: Partial<Record<Does, string>> = { shape: 'shaped', size: 'sized', hollow: 'hollowed' };
