@@ -52,8 +52,9 @@ describe('a profile in words', () => {
       .join(' ')
       .match(/⌀ ⟦[\d.]+⟧/g)!
       .map((p) => Number(/[\d.]+/.exec(p)![0]));
-    expect(places[0]).toBeCloseTo(20, 1);
-    expect(places.at(-1)).toBeCloseTo(20, 1);
+    // told as it is cut: 0.2 of each diameter goes in sanding
+    expect(places[0]).toBeCloseTo(20.2, 1);
+    expect(places.at(-1)).toBeCloseTo(20.2, 1);
     for (const turns of [26, 24, 28]) expect(places.some((p) => Math.abs(p - turns) < 0.3)).toBe(true);
     expect(places.length).toBeLessThan(12);
   });

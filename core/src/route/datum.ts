@@ -39,7 +39,7 @@ export function datumPlace(
       return endNow(wood, datum.side);
     case 'flat': {
       const flat = wood.body.flats.find((f) => f.id === datum.id);
-      return flat ? { at: endForEnd(flat.at, 0), by: flat.id, words: 'the flat' } : null;
+      return flat ? { at: endForEnd(flat.at, 0), by: flat.id, words: 'the rim' } : null;
     }
     case 'finished': {
       const piece = wood.pieces.find((p) => p.partId === datum.partId && p.n === datum.n);

@@ -13,7 +13,7 @@ import {
 import { workshopFor } from '../plan/exampleRoute.js';
 import { exampleInputs } from '../plan/exampleShop.js';
 import { plan } from '../plan/index.js';
-import { play, type Operation, type Shop } from '../route/index.js';
+import { doesOf, play, type Operation, type Shop } from '../route/index.js';
 
 const ANGLES = Array.from({ length: 48 }, (_, i) => (i * Math.PI) / 24);
 
@@ -21,16 +21,7 @@ const ANGLES = Array.from({ length: 48 }, (_, i) => (i * Math.PI) / 24);
 function isKnocked({ held, woods }: Shop, { effects, kind }: Operation): boolean {
   return effects.some((effect) => {
     const wood = woods.find((w) => 'wood' in effect && w.id === effect.wood);
-    if (
-      effect.do !== 'cut' ||
-      !effect.turning ||
-      kind === 'rough' ||
-      kind === 'rough down' ||
-      kind === 'true up' ||
-      !held ||
-      !wood
-    )
-      return false;
+    if (effect.do !== 'cut' || !effect.turning || doesOf(kind) === 'rough' || !held || !wood) return false;
     const { skin } = effect;
     const [x0, x1] = [skin.profile[0]!.x0, skin.profile.at(-1)!.x1];
     return Array.from({ length: 40 }, (_, i) => x0 + ((i + 0.5) / 40) * (x1 - x0)).some((x) => {

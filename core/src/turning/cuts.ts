@@ -61,15 +61,25 @@ export function orderOfCuts(
       x1: span.x1,
       tool,
       toolKind: tool?.kind ?? kinds[0],
-      words: kind.cut(span.element, nameOf(span.element), {
-        length: span.x1 - span.x0,
-        startDiameter: span.startDiameter,
-        endDiameter: span.endDiameter,
-        ...beyondEnds(outline, span),
-      }),
+      words: cutWords(outline, span),
     };
   });
   return { cuts, toolChanges: toolChangesOf(cuts), findings };
+}
+
+/**
+ * How a feature is cut, in words.
+ * @param fat what is left on its diameter for sanding, mm
+ */
+export function cutWords(outline: Outline, span: ElementSpan, fat = 0): string {
+  const { crown, valley } = beyondEnds(outline, span);
+  return kindOf(span.element).cut(span.element, nameOf(span.element), {
+    length: span.x1 - span.x0,
+    startDiameter: span.startDiameter + fat,
+    endDiameter: span.endDiameter + fat,
+    ...(crown === undefined ? {} : { crown: crown + fat }),
+    ...(valley === undefined ? {} : { valley: valley + fat }),
+  });
 }
 
 /** How often another tool is taken up. */

@@ -34,7 +34,8 @@ export const cove: KindRow<'cove'> = {
   mirrored: (element) => element,
   sized: ['bottom'],
   tools: ['spindle gouge', 'scraper'],
-  cut: ({ bottom }, name) => `Scoop the ${name} from both rims down to ${len(bottom.mm)}.`,
+  cut: ({ bottom }, name, { valley = bottom.mm }) =>
+    `Scoop the ${name} from both rims down to ${len(valley)}.`,
 };
 
 /** Bead: flats of the fillets on both sides, between them an arc or half an ellipse. */

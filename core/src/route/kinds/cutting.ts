@@ -16,7 +16,14 @@ const PROFILE = [
 ] as const satisfies readonly SaidName[];
 
 const TURNED = { stage: 'turn', purpose: 'turn', says: PROFILE } as const;
-const SHAPED = { ...TURNED, does: 'shape', called: 'shape', work: 'turning', figure: shaped } as const;
+const SHAPED = {
+  ...TURNED,
+  does: 'shape',
+  called: 'shape',
+  work: 'turning',
+  profile: 'told',
+  figure: shaped,
+} as const;
 const ROUGHED = {
   ...TURNED,
   does: 'rough',
@@ -29,7 +36,8 @@ const ROUGHED = {
 /** What an edge takes off while the wood turns, and what a knife carves of it. */
 export const CUTTING = {
   rough: { ...ROUGHED, figure: thickest('round', 'whole') },
-  'true up': { ...ROUGHED, figure: thickest('round', 'whole') },
+  'rough beside a square': { ...ROUGHED, figure: thickest('round', 'stretch') },
+  'true up': { ...ROUGHED, figure: thickest('round', 'stretch') },
   'rough down': { ...ROUGHED, figure: thickest('round', 'stretch') },
   'turn a tenon': {
     ...TURNED,
@@ -56,7 +64,14 @@ export const CUTTING = {
   'turn a tip': SHAPED,
   'carve a tip': { ...SHAPED, called: 'carve the tips', purpose: 'handle', work: 'bench work' },
   'turn about a further axis': SHAPED,
-  'scrape the poles': SHAPED,
+  /** a ball between cups: its poles lie at the sides, and no place of it is laid off */
+  'scrape the poles': {
+    ...TURNED,
+    does: 'shape',
+    called: 'shape',
+    work: 'turning',
+    figure: thickest('round', 'whole'),
+  },
   'round a ring': SHAPED,
   'turn where a ring was': SHAPED,
   hollow: {
@@ -64,6 +79,7 @@ export const CUTTING = {
     does: 'hollow',
     called: 'hollow',
     work: 'turning',
+    profile: 'told',
     figure: (told) => {
       const wall = profileSaid(told.said);
       const bottom = wall?.to.at(-1);

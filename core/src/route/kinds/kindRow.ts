@@ -69,6 +69,8 @@ export interface KindRow {
   presses?: 'hard';
   /** what it leaves of the surface, where that is not what a cutting edge leaves */
   leaves?: 'roughed';
+  /** its profile is told in its words, place by place */
+  profile?: 'told';
   /** where it is done, and with what, when nothing holds the wood; on the bench when not said */
   unheld?: { place: Place; holding: string };
   /** the figures that it may say */

@@ -1,4 +1,4 @@
-import { endForEnd, times } from '../../pattern/index.js';
+import { endForEnd, times, type Placement } from '../../pattern/index.js';
 import { across } from '../stretch.js';
 import type { Lengths, Operation } from '../operation.js';
 import { saying } from '../said.js';
@@ -45,19 +45,31 @@ interface Flatting extends Manner {
   above: number;
 }
 
+/**
+ * What is measured over all when a flat stands so far above the axis of the wood: from its back to the flat. mm
+ * @throws Error where nothing is held
+ */
+export function overAll(shop: Shop, wood: string, above: number): number {
+  const { at, along } = axisHeld(shop);
+  return above + reachAlong(woodFor(shop, wood), at, times(along, -1));
+}
+
+function axisHeld({ held }: Shop): Placement {
+  if (!held) throw new Error('A flat is cut across the axis of a hold, and nothing is held.');
+  return held.axis;
+}
+
 /** A flat cut across the axis the work turns about, such as the rim of a bowl. */
 export function flatAcross(shop: Shop, { wood, subject, above, ...manner }: Flatting): Operation {
   const id = idOf('face', subject);
-  const { held } = shop;
-  if (!held) throw new Error('A flat is cut across the axis of a hold, and nothing is held.');
-  const back = reachAlong(woodFor(shop, wood), held.axis.at, times(held.axis.along, -1));
+  const over = overAll(shop, wood, above);
   return operationOf(
     {
       kind: 'face a rim',
       subject,
       on: [wood],
-      said: [saying('flat above the axis', above), saying('over all, back to rim', above + back)],
-      effects: [{ do: 'flat', wood, flat: { id, at: across(held.axis, above) } }],
+      said: [saying('flat above the axis', above), saying('over all, back to rim', over)],
+      effects: [{ do: 'flat', wood, flat: { id, at: across(axisHeld(shop), above) } }],
     },
     manner,
   );

@@ -2,9 +2,9 @@ import type { Effect } from '../effect.js';
 import { TREATING, type TreatKind } from '../kinds/treating.js';
 import type { Lengths, Operation } from '../operation.js';
 import { saying, type Said } from '../said.js';
-import type { Datum, Purpose, Shop, SurfaceRef, Treatment } from '../shop.js';
+import type { Datum, Purpose, Shop, SurfaceRef, Treatment, Wood } from '../shop.js';
 import { idOf, operationOf, type Manner } from './operationOf.js';
-import { placeAlong, woodFor } from './place.js';
+import { placeOf, woodFor } from './place.js';
 
 interface Treating extends Manner {
   wood: string;
@@ -30,27 +30,38 @@ export function treat(
   const wood = woodFor(shop, id);
   const how: Treatment = TREATING[kind].does;
   const by = idOf(how, subject, pass);
+  const lying = stretches.map((stretch) => onSurfaces(wood, from, stretch, lengths));
   const said: Said[] = [
-    ...stretches.flatMap(({ x0, x1 }) => [saying('from', x0, from), saying('to', x1, from)]),
+    ...lying.flatMap(({ said: [x0, x1] }) => [saying('from', x0, from), saying('to', x1, from)]),
     ...(takes === 0 ? [] : [saying('takes off the radius', takes)]),
   ];
-  const effects: Effect[] = stretches.flatMap(({ on, x0, x1 }) => {
-    const [a, b] = [x0, x1].map((mm) => placeAlong(wood, from, mm, lengths)) as [number, number];
-    return on.map((surface): Effect => ({
-      do: 'treat',
-      wood: id,
-      treated: { on: { ...surface, ...stretchOn(wood, surface, Math.min(a, b), Math.max(a, b)) }, how, by },
-      takes,
-      turning,
-    }));
-  });
+  const effects: Effect[] = lying.flatMap(({ on }) =>
+    on.map((ref): Effect => ({ do: 'treat', wood: id, treated: { on: ref, how, by }, takes, turning })),
+  );
   if (wait) effects.push({ do: 'wait', wait: { wood: id, by, ...wait } });
   return operationOf({ kind, subject, pass, on: [id], said, effects }, manner);
 }
 
+/** Where the surfaces of a stretch lie in the wood, and from where to where that is from the datum; mm. What is not there yet is not reached. */
+function onSurfaces(
+  wood: Wood,
+  from: Datum,
+  { on, x0, x1 }: Treating['stretches'][number],
+  lengths: Lengths,
+): { on: SurfaceRef[]; said: [number, number] } {
+  const { at, along } = placeOf(wood, from, lengths);
+  const ends = [x0, x1].map((mm) => at[0] + along[0] * mm);
+  const [low, high] = [Math.min(...ends), Math.max(...ends)];
+  const found = on.map((surface) => ({ ...surface, ...stretchOn(wood, surface, low, high) }));
+  if (found.length === 0) return { on: [], said: [x0, x1] };
+  const reach = [Math.min(...found.map((f) => f.x0)), Math.max(...found.map((f) => f.x1))];
+  const said = reach.map((x) => (x - at[0]) * along[0]).sort((a, b) => a - b) as [number, number];
+  return { on: found, said };
+}
+
 /** The part of a stretch where a surface is. mm */
 function stretchOn(
-  wood: ReturnType<typeof woodFor>,
+  wood: Wood,
   surface: Pick<SurfaceRef, 'of' | 'id'>,
   x0: number,
   x1: number,

@@ -9,6 +9,7 @@ import { each, MINUTES } from './minutes.js';
 import { NoWay } from './noWay.js';
 import { rough } from './roughing.js';
 import { furtherAxes, shapeOne, tryPeg } from './shape.js';
+import { stretchWords } from './stretchWords.js';
 import { coat, surface } from './surface.js';
 import { bearsParting, inTime, tailNib, turnHeld } from './tailEnd.js';
 import { turn } from './turn.js';
@@ -103,7 +104,7 @@ export function chuckChain(bench: Bench): void {
     },
     title: 'Turn a tenon for the jaws',
     words: [
-      `${len(tenon.diameter)} across, ${len(tenon.length)} long. Its shoulder square and clean: the jaws sit against it.`,
+      `${len(tenon.diameter)} across, ${stretchWords(0, tenon.length, bench.datum(lie.drive))}. Its shoulder square and clean: the jaws sit against it.`,
     ],
     tool: work.parter.name,
     speed: bench.speed('size'),

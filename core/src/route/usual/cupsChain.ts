@@ -1,3 +1,4 @@
+import { len } from '../../measure/index.js';
 import { saidOf } from '../saidProfile.js';
 import type { Bench } from './bench.js';
 import { turnedToNibs } from './chains.js';
@@ -42,7 +43,9 @@ export function cupsChain(bench: Bench): void {
       { x: 0, runs: 1 },
     ),
     title: 'Scrape the poles round',
-    words: ['Light cuts with the scraper, towards the shadow.'],
+    words: [
+      `Light cuts with the scraper, towards the shadow, until it measures ${len(bench.widest(ball.x0, ball.x1))} every way.`,
+    ],
     speed: bench.speed('finish slow'),
     minutes: each(3 * MINUTES.tip),
   });

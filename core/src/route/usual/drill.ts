@@ -289,6 +289,7 @@ function boreAcross(bench: Bench, o: CrossOperation): void {
   const { wood, writer, work } = bench;
   const drawn = work.part.crossHoles?.find((h) => h.id === o.id);
   const at = bench.from(o.x);
+  const beyond = o.tapeAt - o.toShoulder;
   const depth = o.through || !drawn ? undefined : blindDepth(bench, o, drawn);
   writer.boreAcross({
     wood,
@@ -298,11 +299,11 @@ function boreAcross(bench: Bench, o: CrossOperation): void {
     angle: o.angle,
     diameter: drawn?.diameter.mm ?? o.bit?.diameter.mm ?? 0,
     ...(depth === undefined ? {} : { depth }),
-    beyond: o.tapeAt - o.toShoulder,
+    beyond,
     title: `Drill the ${o.name} across`,
     words: [
       ...bitChange(bench, o),
-      `${bench.where(o.x)}, ${faceWords(o.angle)}, ${depth === undefined ? 'through' : `${len(depth)} deep from the surface`}.`,
+      `${bench.where(o.x)}, ${faceWords(o.angle)}, ${depth === undefined ? 'through' : `${len(depth)} deep from the surface`}; tape at ${len((depth ?? thickAt(bench, o)) + beyond)} from the point.`,
       o.fromEdge === undefined
         ? 'Punch the centre.'
         : `Punch its centre first, ${len(o.fromEdge)} from the edge.`,
@@ -311,6 +312,12 @@ function boreAcross(bench: Bench, o: CrossOperation): void {
     ],
     ...manner(o),
   });
+}
+
+/** How thick the wood stands where a hole goes across, mm. */
+function thickAt(bench: Bench, { x, angle }: CrossOperation): number {
+  const at = bench.x(x);
+  return surfaceAt(bench.now, at, angle).r + surfaceAt(bench.now, at, angle + 180).r;
 }
 
 /** What will be turned away comes on top of what is drawn. mm */

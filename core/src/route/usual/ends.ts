@@ -9,16 +9,15 @@ import { hollowEnd, hollowSides } from './hollows.js';
 import { each, MINUTES } from './minutes.js';
 import { fitIn } from './prepare.js';
 import { spotWords, tips } from './shape.js';
+import { stretchWords } from './stretchWords.js';
 import { coat } from './surface.js';
 
 /** How long a nib is made, mm: a saw goes in beside it. */
 const NIB_LONG = 5;
 
 /** Where a nib is, and how thick. mm */
-function nibWords(across: number, x0: number, x1: number, datum: Datum): string {
-  const where = x0 < 0.05 ? `over ${len(x1)}` : `between ${len(x0)} and ${len(x1)}`;
-  return `Down to ${len(across)} across, ${where} ${fromWords(fromOf(datum))}.`;
-}
+const nibWords = (across: number, x0: number, x1: number, datum: Datum): string =>
+  `Down to ${len(across)} across, ${stretchWords(x0, x1, datum)}.`;
 
 /** Where something is cut off: beside the line, so that the line stays on the piece. mm */
 const cutOffWords = (mm: number, datum: Datum): string[] =>
@@ -76,10 +75,7 @@ export function stub(bench: Bench, end: PartEnd): void {
     subject: `${end} end`,
     profile: { from: bench.datum(end), x: 0, diameter, to: [{ x: to, diameter }] },
     title: `Turn the waste at the ${end} end down to a stub`,
-    words: [
-      `Down to ${len(diameter)} across, over ${len(to)} ${fromWords(fromOf(bench.datum(end)))}.`,
-      'The tail bears on it until its end is done.',
-    ],
+    words: [nibWords(diameter, 0, to, bench.datum(end)), 'The tail bears on it until its end is done.'],
     ...bench.pressing,
     tool: work.parter.name,
     speed: bench.speed('size'),

@@ -3,7 +3,9 @@ import { wallOf, type Hollow, type Outline, type PartEnd } from '../../pattern/i
 import { saidOf } from '../saidProfile.js';
 import type { TurningStage } from '../../measure/index.js';
 import type { SetSpeed } from '../say/operationOf.js';
+import { overAll } from '../say/face.js';
 import type { Bench } from './bench.js';
+import { everyGrit } from './grits.js';
 import { furtherAxis } from './holds.js';
 import { each, MINUTES } from './minutes.js';
 import { NoWay } from './noWay.js';
@@ -87,7 +89,9 @@ export function hollowSides(bench: Bench): void {
       subject: `${id}.rim`,
       above: rim.mm + axis.shift.mm,
       title: `Face the rim of the ${name} flat`,
-      words: [`Until the flat stands ${len(rim.mm + axis.shift.mm)} above the axis of the piece.`],
+      words: [
+        `Until it measures ${len(overAll(writer.shop, wood, rim.mm + axis.shift.mm))} over all, from its back to the rim.`,
+      ],
       tool: 'gouge, light cuts',
       speed: swept(bench, id, 'rough'),
       minutes: each(2 * MINUTES.face),
@@ -132,6 +136,7 @@ function rubOut(bench: Bench, { id, name }: Hollow, wall: Outline, inEnd: boolea
   const { wood, work, writer } = bench;
   const skin = bench.now.body.skins.find((s) => s.id === `hollow:${writer.named(id)}`);
   if (work.sanding.length === 0 || !skin) return;
+  const grits = everyGrit(work);
   const middle = skin.axis.at[0] - (bench.lie.before - bench.waste('reference'));
   const reach = inEnd ? wall.length : Math.max(...wall.segments.flatMap((s) => [s.r0, s.r1]));
   writer.treat({
@@ -141,9 +146,10 @@ function rubOut(bench: Bench, { id, name }: Hollow, wall: Outline, inEnd: boolea
     pass: 'inside',
     from: bench.datum('reference'),
     stretches: [{ on: [{ of: 'skin', id: skin.id }], x0: middle - reach, x1: middle + reach }],
+    figure: grits.figure,
     title: `Sand the ${name}`,
     words: [
-      `${work.sanding.map((s) => s.grit).join(', ')}, on a pad or a folded strip: nothing wound round a finger, no finger in it while it turns.`,
+      `${grits.listed}, on a pad or a folded strip: nothing wound round a finger, no finger in it while it turns.`,
     ],
     speed: inEnd ? bench.speed('sand') : swept(bench, id, 'sand'),
     minutes: each(minutesOf(wall, MINUTES.hollowSandPerCm2)),

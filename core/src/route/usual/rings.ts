@@ -8,6 +8,7 @@ import {
   type Segment,
 } from '../../pattern/index.js';
 import type { Bench } from './bench.js';
+import { everyGrit } from './grits.js';
 import { each, MINUTES } from './minutes.js';
 import { between } from './profiles.js';
 import type { Work } from './work.js';
@@ -122,7 +123,8 @@ function finishRing(bench: Bench, { id, name }: CaptiveRing, { x0, x1 }: RingPla
       kind: 'sand a ring',
       pass: 'ring',
       title: `Sand the ${name}`,
-      words: [`${work.sanding.map((s) => s.grit).join(', ')}: when it is free nothing holds it.`],
+      figure: everyGrit(work).figure,
+      words: [`${everyGrit(work).listed}: when it is free nothing holds it.`],
       speed: bench.speed('sand'),
       minutes: each(MINUTES.shape),
     });

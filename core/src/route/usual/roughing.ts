@@ -1,9 +1,9 @@
 import { len } from '../../measure/index.js';
 import { STUB } from '../../mounting/index.js';
 import { nameOf, type PartEnd, type SquareSpan } from '../../pattern/index.js';
-import { fromOf, fromWords } from '../figure.js';
 import { reachOf, type Bench } from './bench.js';
 import { each, MINUTES } from './minutes.js';
+import { stretchWords } from './stretchWords.js';
 import type { Work } from './work.js';
 
 /** Room left round what is turned when it is roughed, on the diameter, mm. */
@@ -58,13 +58,15 @@ export function rough(bench: Bench, how: Roughing): void {
     const trued = (how.gripped ?? 0) > 0 && isRound(bench, stretch);
     writer.cut({
       wood,
-      kind: trued ? 'true up' : 'rough',
+      kind: trued ? 'true up' : stretch.of === 1 ? 'rough' : 'rough beside a square',
       subject: nth === 0 ? how.pass : `${how.pass} ${nth + 1}`,
       profile: bench.told([{ elementId: '', x0, r0: r, x1, r1: r, bulge: 0 }]),
       title: roughTitle(trued, stretch),
       words: trued
-        ? ['A light cut over all that stands clear of the jaws: it runs true from here on.']
-        : roundWords(bench, r),
+        ? [
+            `Round to ${len(2 * r)}, ${toldStretch(bench, stretch)}: a light cut over all that stands clear of the jaws. It runs true from here on.`,
+          ]
+        : roundWords(bench, stretch),
       ...bench.pressing,
       tool: work.rougher,
       speed: bench.speed('rough'),
@@ -73,12 +75,18 @@ export function rough(bench: Bench, how: Roughing): void {
   }
 }
 
-function roundWords({ lightCuts, work: { outline } }: Bench, r: number): string[] {
-  const squares = (outline.squares ?? []).length > 0;
+/** Where a stretch lies, from the end that lengths are told from. */
+const toldStretch = (bench: Bench, { x0, x1 }: Pick<RoughStretch, 'x0' | 'x1'>): string =>
+  stretchWords(bench.from(x0), bench.from(x1), bench.datum('reference'));
+
+function roundWords(bench: Bench, stretch: RoughStretch): string[] {
+  const { lightCuts, work } = bench;
+  const squares = (work.outline.squares ?? []).length > 0;
+  const where = stretch.of === 1 ? '' : `, ${toldStretch(bench, stretch)}`;
   return [
     ...(squares ? ['Pencil the end of the square on the flat faces and nick its corners first.'] : []),
     ...(lightCuts ? ['Light cuts: all of it hangs on what it is glued to.'] : []),
-    `Round to ${len(2 * r)}, then stop and look: no flats left ${squares ? 'there' : 'anywhere'}.`,
+    `Round to ${len(2 * stretch.r)}${where}; then stop and look: no flats left ${squares ? 'there' : 'anywhere'}.`,
   ];
 }
 
@@ -169,9 +177,7 @@ export function roughDown(bench: Bench, elementId: string): void {
     profile: bench.told([{ elementId: '', x0, r0: r, x1, r1: r, bulge: 0 }]),
     title,
     ...bench.pressing,
-    words: [
-      `Round to ${len(2 * r)}, from ${len(bench.from(x0))} to ${len(bench.from(x1))} ${fromWords(fromOf(bench.datum('reference')))}.`,
-    ],
+    words: [`Round to ${len(2 * r)}, ${toldStretch(bench, { x0, x1 })}.`],
     tool: work.rougher,
     speed: bench.speed('rough'),
     minutes: each(

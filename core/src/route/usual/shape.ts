@@ -1,7 +1,9 @@
 import { capitalised, len } from '../../measure/index.js';
 import { extremes, nameOf, outlineOf, placementOf, type PartEnd, type Turning } from '../../pattern/index.js';
 import { carries, FORCES, STRENGTHS } from '../../stiffness/index.js';
+import { cutWords } from '../../turning/index.js';
 import { reachOf, tipName, type Bench } from './bench.js';
+import { everyGrit } from './grits.js';
 import { ROUGH, roughDown } from './roughing.js';
 import { each, MINUTES, shapeMinutes } from './minutes.js';
 import { fitIn } from './prepare.js';
@@ -180,7 +182,7 @@ export function shapeOne(bench: Bench, elementId: string, sized?: SizingPlace): 
     body.some((s) => s.x1 - s.x0 >= 1e-6),
   );
   const cut = work.cuts.find((c) => c.elementId === elementId);
-  const element = work.outline.spans.find((s) => s.element.id === elementId)?.element;
+  const span = work.outline.spans.find((s) => s.element.id === elementId);
   const leave =
     work.bare.has(elementId) || isAsWideAsStock(bench, elementId) || isCrossed(bench, elementId)
       ? 0
@@ -193,10 +195,10 @@ export function shapeOne(bench: Bench, elementId: string, sized?: SizingPlace): 
       ...(i === 0 ? {} : { pass: `${i + 1}` }),
       profile: bench.told(body),
       leave,
-      title: `${capitalised(element ? nameOf(element) : elementId)}${besideWords(i, stretches.length)}`,
+      title: `${capitalised(span ? nameOf(span.element) : elementId)}${besideWords(i, stretches.length)}`,
       words: [
-        ...(cut ? [cut.words] : []),
-        ...(leave > 0 ? [`Leave it ${len(2 * leave)} fat on the diameter: that goes in sanding.`] : []),
+        ...(span ? [cutWords(work.outline, span, 2 * leave)] : []),
+        ...(leave > 0 ? [`Of each diameter ${len(2 * leave)} goes in sanding.`] : []),
         ...(sized ? [sized.station.cut.transfer ?? sized.station.cut.gauge.words] : []),
       ],
       ...(cut?.tool ? { tool: cut.tool.name } : {}),
@@ -318,9 +320,10 @@ export function furtherAxes(bench: Bench, hold: (turning: Turning) => void): voi
             x1: bench.from(from + x1),
           },
         ],
+        figure: everyGrit(work).figure,
         title: 'Sand what is turned about the further axis',
         words: [
-          `${work.sanding.map((g) => g.grit).join(', ')}, on a stiff pad that does not follow into the gap: cloth would catch on what swings past.`,
+          `${everyGrit(work).listed}, on a stiff pad that does not follow into the gap: cloth would catch on what swings past.`,
         ],
         speed: bench.speed('sand'),
         minutes: each(MINUTES.shape),

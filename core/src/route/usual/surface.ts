@@ -1,9 +1,10 @@
-import type { TurningStage } from '../../measure/index.js';
+import { capitalised, type TurningStage } from '../../measure/index.js';
 import { facesLeft, PART_ENDS, type DecorationKind } from '../../pattern/index.js';
 import type { TreatKind } from '../kinds/treating.js';
 import type { SurfaceRef } from '../shop.js';
 import { reachOf, tipName, type Bench } from './bench.js';
 import { each, MINUTES } from './minutes.js';
+import { stretchWords } from './stretchWords.js';
 
 type Surface = Pick<SurfaceRef, 'of' | 'id'>;
 
@@ -155,15 +156,19 @@ function decorate(bench: Bench): void {
   for (const decoration of work.part.decorations ?? []) {
     const span = work.outline.spans.find((s) => s.element.id === decoration.elementId);
     const from = bench.from((span?.x0 ?? 0) + decoration.from.mm);
+    const to = from + decoration.width.mm;
     writer.treat({
       wood,
       kind: DECORATES[decoration.kind],
       subject: decoration.id,
       pass: 'once',
       from: bench.datum('reference'),
-      stretches: [{ on: shaped(bench, [decoration.elementId]), x0: from, x1: from + decoration.width.mm }],
+      stretches: [{ on: shaped(bench, [decoration.elementId]), x0: from, x1: to }],
       title: TITLES[decoration.kind],
-      words: decoration.words === undefined ? [] : [decoration.words],
+      words: [
+        `${capitalised(stretchWords(from, to, bench.datum('reference')))}.`,
+        ...(decoration.words === undefined ? [] : [decoration.words]),
+      ],
       speed: bench.speed(TURNS[decoration.kind]),
       minutes: each(MINUTES.decorate),
     });
