@@ -119,6 +119,7 @@ export function decidedOf(part: Part, own: OwnWays): DecidedSteps {
   return {
     kindOf: (id) => elements.find((e) => id === e.id || id.startsWith(`${e.id}.`))?.kind,
     isLeftOut: (step, title) => own.decide('without', (d) => isNamed(d.on, step), title) !== null,
+    rpmFor: (step, usual) => own.decide('pace', (d) => isNamed(d.on, step), usual)?.rpm ?? null,
     minutesFor: (step, usual) =>
       own.decide('minutes', (d) => isNamed(d.on, step), minutesInWords(usual))?.minutes ?? null,
     extra: own
@@ -133,6 +134,7 @@ export function decidedOfItem(own: OwnWays): DecidedSteps {
   return {
     kindOf: () => undefined,
     isLeftOut: () => false,
+    rpmFor: () => null,
     minutesFor: () => null,
     extra: own
       .of('extra')

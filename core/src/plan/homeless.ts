@@ -14,6 +14,7 @@ const STAGE_OF: Record<DecisionKind, Stage> = {
   before: 'turn',
   grits: 'surface',
   speed: 'turn',
+  pace: 'turn',
   bit: 'drill',
   depth: 'drill',
   cure: 'assemble',
@@ -63,6 +64,8 @@ export function decisionWords(decision: Decision, called: Called = asItIs): stri
       return gritWords(decision);
     case 'speed':
       return `${decision.rpm} rpm to ${decision.stage}`;
+    case 'pace':
+      return `${decision.rpm} rpm for ${named(decision.on, called)}`;
     case 'bit':
       return `${called(decision.bitId)} for the ${called(decision.boreId)}`;
     case 'depth':

@@ -1,6 +1,7 @@
 import { branchesOf } from '../assembly/index.js';
 import type { Finding } from '../measure/index.js';
 import type { Part } from '../pattern/index.js';
+import { againstSpeed, type SpeedLimits } from '../turning/index.js';
 import type { Place } from '../workshop/index.js';
 import {
   covers,
@@ -12,6 +13,7 @@ import {
   qualified,
   stepsOf,
   usualRoute,
+  type Operation,
   type Shop,
   type Step,
 } from '../route/index.js';
@@ -23,6 +25,19 @@ import { spoiltShaft, takingMate, type Mate } from './onShaft.js';
 import { isAfterItem, type OwnWays } from './ownWays.js';
 import type { PartDraft } from './partPlan.js';
 import { routeWork } from './routeWork.js';
+
+/** What speaks against the speeds that are set for single operations; drilled is with the lathe's or the press's own. */
+const paceFindings = (
+  usual: readonly Operation[],
+  decided: readonly Operation[],
+  limits: SpeedLimits,
+): Finding[] =>
+  decided.flatMap(({ id, title, rpm, stage }) => {
+    const wish = usual.find((o) => o.id === id)?.rpm;
+    return rpm === undefined || wish === undefined || wish === rpm || stage === 'drill'
+      ? []
+      : againstSpeed({ id, to: title, wish }, rpm, limits);
+  });
 
 /** How a part is made: its steps, and what of it does not hold or is not made. */
 export interface MadePart {
@@ -78,6 +93,11 @@ export function madePart(
     steps: withChecks(ownStepsLocked(glued ? takingMate(steps, glued) : steps), part, inputs.pattern, ofItem),
     findings: [
       ...played.findings.map(ofPart),
+      ...paceFindings(usual.operations, decided.route.operations, {
+        partId: part.id,
+        lathe: inputs.workshop.lathe,
+        fastest: draft.mount.fastest,
+      }),
       ...answeredFor(covers(played.end, goalsOf(work), route.operations), decided, own).map(ofPart),
       ...(glued ? spoiltShaft(played.end, glued, inputs.pattern) : []),
       ...leftOutNotes(decided, own).map(ofPart),

@@ -159,6 +159,27 @@ describe('the order of cuts', () => {
 });
 
 describe('figures that somebody sets', () => {
+  it('the speed of one operation: that one and no other, with what speaks against it', () => {
+    const { steps: usual } = partOf({});
+    const shape = usual.find((s) => stepDoes(s, 'shape'))!;
+    const at = (rpm: number) =>
+      planned({ order: [way({ kind: 'pace', on: { kind: 'step', id: shape.id }, rpm })] });
+    const changed = at(1250).parts[0].steps.filter((s, i) => s.speed !== usual[i]!.speed);
+    expect(changed.map(({ id, speed }) => [id, speed])).toEqual([[shape.id, '1250 rpm']]);
+    expect(said(at(1250).findings, 'turn.speed.set')).toEqual([]);
+    expect(said(at(2000).findings, 'turn.speed.set')[0]).toMatchObject({
+      what: `${shape.title}: the lathe does not turn at 2000 rpm.`,
+      why: 'Its belt gives 450, 800, 1250, 1900, 2700, 3500 rpm.',
+    });
+    const burn = usual.find((s) => stepDoes(s, 'sanded'))!;
+    const fast = planned({ order: [way({ kind: 'pace', on: { kind: 'step', id: burn.id }, rpm: 3500 })] });
+    expect(said(fast.findings, 'turn.speed.set')[0]?.what).toContain('is well above');
+    // what no motor turns has no speed to set
+    const hold = usual.find((s) => stepDoes(s, 'mark') && s.setup.place === 'bench')!;
+    const still = planned({ order: [way({ kind: 'pace', on: { kind: 'step', id: hold.id }, rpm: 800 })] });
+    expect(still.parts[0].homeless).toHaveLength(1);
+  });
+
   it('a speed, with what speaks against it', () => {
     const at = (rpm: number) => planned({ order: [way({ kind: 'speed', stage: 'shape', rpm })] });
     expect(at(1900).parts[0].steps.find((s) => stepDoes(s, 'shape'))?.speed).toBe('1900 rpm');

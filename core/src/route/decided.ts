@@ -17,6 +17,8 @@ export interface DecidedSteps {
   isLeftOut: (step: DecidedStep, title: string) => boolean;
   /** minutes for one piece; null leaves the usual ones */
   minutesFor: (step: DecidedStep, usual: number) => number | null;
+  /** how fast the lathe turns for it; null leaves it at what its stage has. `usual` in words */
+  rpmFor: (step: DecidedStep, usual: string) => number | null;
   /** steps in somebody's own words, each with a name */
   extra: readonly { id: string; step: OwnStep }[];
 }
@@ -39,10 +41,7 @@ export function decidedSteps({ schema, operations }: Route, decided: DecidedStep
   const gone = leftOut.map((l) => l.operation);
   const left = operations
     .filter((o) => !gone.includes(o))
-    .map((o) => {
-      const minutes = decided.minutesFor(stepOf(o, decided), o.minutes.each);
-      return minutes === null ? o : { ...o, minutes: { ...o.minutes, each: minutes } };
-    });
+    .map((o) => asDecided(o, stepOf(o, decided), decided));
   const homeless: string[] = [];
   const withOwn = decided.extra.reduce<Operation[]>((all, { id, step }) => {
     const at = placeAfter(step.after, all, operations, gone);
@@ -53,6 +52,17 @@ export function decidedSteps({ schema, operations }: Route, decided: DecidedStep
     return all.toSpliced(at, 0, ownOperation(id, step, all[at - 1] ?? all[at]));
   }, left);
   return { route: { schema, operations: withOwn }, leftOut, homeless };
+}
+
+/** Its minutes and its speed as somebody wants them; what does not turn by motor has none to set. */
+function asDecided(operation: Operation, step: DecidedStep, { minutesFor, rpmFor }: DecidedSteps): Operation {
+  const minutes = minutesFor(step, operation.minutes.each);
+  const rpm = operation.rpm ? rpmFor(step, operation.speed ?? '') : null;
+  return {
+    ...operation,
+    ...(minutes === null ? {} : { minutes: { ...operation.minutes, each: minutes } }),
+    ...(rpm === null ? {} : { rpm, speed: `${rpm} rpm` }),
+  };
 }
 
 /** Where an own step goes: behind the last piece's step of that name, or where that one was before it was left out. */

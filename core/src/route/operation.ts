@@ -44,6 +44,8 @@ export interface Operation {
   /** what the lathe turns for and how fast, in words; plans before engine 13 say only how fast */
   turns?: TurningStage;
   speed?: string;
+  /** how fast, where a motor turns it; 0 stands. Plans before engine 14 say it in words only */
+  rpm?: number;
   /** spans to be timed within it */
   timers?: Timer[];
   /** stations whose readings belong to it */

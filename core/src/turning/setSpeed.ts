@@ -35,13 +35,25 @@ export function setSpeed(
       },
     },
   };
-  return { speed, findings: against(usual, rpm, limits) };
+  const { stage, wish } = usual;
+  return {
+    speed,
+    findings: againstSpeed({ id: stage.replaceAll(' ', '-'), to: `To ${stage}`, wish }, rpm, limits),
+  };
 }
 
-function against({ stage, wish }: SpeedChoice, rpm: number, limits: SpeedLimits): Finding[] {
+/** What somebody sets a speed for: a name for its findings, how it is said, and what is usual there, rpm. */
+interface SpeedSetFor {
+  id: string;
+  to: string;
+  wish: number;
+}
+
+/** What speaks against a speed that is set: the fixture, the lathe, or how much faster it is than usual. */
+export function againstSpeed({ id, to, wish }: SpeedSetFor, rpm: number, limits: SpeedLimits): Finding[] {
   const { partId, lathe, fastest } = limits;
   const say = (severity: Finding['severity'], what: string, why: string, remedy: string): Finding => ({
-    id: `turn.speed.set.${partId}.${stage.replaceAll(' ', '-')}`,
+    id: `turn.speed.set.${partId}.${id}`,
     severity,
     stage: 'turn',
     partId,
@@ -53,21 +65,19 @@ function against({ stage, wish }: SpeedChoice, rpm: number, limits: SpeedLimits)
     return [
       say(
         'stop',
-        `To ${stage} at ${rpm} rpm is faster than its holding may turn.`,
+        `${to} at ${rpm} rpm is faster than its holding may turn.`,
         `Its limit is ${fastest} rpm: above it jaws open and things fly.`,
         `Set ${fastest} rpm or less.`,
       ),
     ];
   const impossible = notOn(lathe, rpm);
   if (impossible !== null)
-    return [
-      say('warn', `The lathe does not turn at ${rpm} rpm to ${stage}.`, impossible, 'Set one that it has.'),
-    ];
+    return [say('warn', `${to}: the lathe does not turn at ${rpm} rpm.`, impossible, 'Set one that it has.')];
   if (rpm > WELL_ABOVE * wish)
     return [
       say(
         'warn',
-        `To ${stage} at ${rpm} rpm is well above the ${wish} rpm of the school.`,
+        `${to} at ${rpm} rpm is well above the ${wish} rpm of the school.`,
         'What is out of balance shakes, and a catch tears more.',
         'Begin slower, and raise it only as long as nothing shakes.',
       ),

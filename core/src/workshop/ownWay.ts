@@ -31,6 +31,8 @@ export type Decision =
   /** in this order and no others; none leaves the work from the tool, burnished with its shavings where that is said */
   | { kind: 'grits'; grits: Pick<Abrasive, 'grit' | 'scale'>[]; burnish: boolean }
   | { kind: 'speed'; stage: TurningStage; rpm: number }
+  /** of one operation, whatever its stage turns at */
+  | { kind: 'pace'; on: StepName; rpm: number }
   | { kind: 'bit'; boreId: string; bitId: string }
   | { kind: 'depth'; holeId: string; mm: number }
   /** of a join by its id, or of the finish */
@@ -59,6 +61,7 @@ export const DECISION_KINDS = [
   'before',
   'grits',
   'speed',
+  'pace',
   'bit',
   'depth',
   'cure',
@@ -113,6 +116,7 @@ export function subjectOf(decision: Decision): string {
   switch (decision.kind) {
     case 'tool':
     case 'minutes':
+    case 'pace':
     case 'without':
       return `${decision.kind} ${on(decision.on)}`;
     case 'before':

@@ -87,6 +87,10 @@ class MinutesDecisionDto extends DecisionDto {
   @On() on: StepNameDto;
   @NumberField({ min: 0, max: 10_000 }) minutes: number;
 }
+class PaceDecisionDto extends DecisionDto {
+  @On() on: StepNameDto;
+  @NumberField({ min: 1, max: 20_000, whole: true }) rpm: number;
+}
 class WasteDecisionDto extends DecisionDto {
   @ChoiceField(['drive', 'tail']) end: 'drive' | 'tail';
   @NumberField({ min: 0, max: 500 }) mm: number;
@@ -141,6 +145,7 @@ const DECISIONS: Record<DecisionKind, new () => DecisionDto> = {
   before: BeforeDecisionDto,
   grits: GritsDecisionDto,
   speed: SpeedDecisionDto,
+  pace: PaceDecisionDto,
   bit: BitDecisionDto,
   depth: DepthDecisionDto,
   cure: CureDecisionDto,

@@ -1,4 +1,12 @@
-import { minutesInWords, runsOf, withoutPart, type PartPlan, type Step, type Tool } from '@compas/core';
+import {
+  minutesInWords,
+  runsOf,
+  withoutPart,
+  type Drive,
+  type PartPlan,
+  type Step,
+  type Tool,
+} from '@compas/core';
 import { useCallback, useState } from 'react';
 import { Say } from '../ui/Length.js';
 import { useNoted, type Noted } from '../ui/noted.js';
@@ -6,7 +14,16 @@ import { useDeciding } from './own/deciding.js';
 import { StepChoice } from './own/StepChoice.js';
 
 /** How the piece is made, line by line: each set-up with what is done in it, and what holds the wood meanwhile. */
-export function RouteList({ part, tools = [] }: { part: PartPlan; tools?: readonly Tool[] }) {
+export function RouteList({
+  part,
+  tools = [],
+  drive,
+}: {
+  part: PartPlan;
+  tools?: readonly Tool[];
+  /** what turns the lathe, where speeds can be set */
+  drive?: Drive;
+}) {
   const noted = useNoted();
   const about = part.steps.find((s) => isAbout(s, noted))?.id ?? null;
   const [open, setOpen] = useState<string | null>(about);
@@ -30,7 +47,11 @@ export function RouteList({ part, tools = [] }: { part: PartPlan; tools?: readon
                     <span className="soft"> · piece {step.share.place} of the blank</span>
                   )}
                   {step.operation?.tool !== undefined && <> — {<Say text={step.operation.tool} />}</>}
-                  <span className="soft"> · {minutesInWords(step.minutes)}</span>
+                  <span className="soft">
+                    {' '}
+                    · {minutesInWords(step.minutes)}
+                    {step.speed !== null && ` · ${step.speed}`}
+                  </span>
                   {canDecide && (
                     <button
                       type="button"
@@ -42,7 +63,9 @@ export function RouteList({ part, tools = [] }: { part: PartPlan; tools?: readon
                       otherwise
                     </button>
                   )}
-                  {open === step.id && <StepChoice step={step} tools={tools} onDone={() => setOpen(null)} />}
+                  {open === step.id && (
+                    <StepChoice step={step} tools={tools} drive={drive} onDone={() => setOpen(null)} />
+                  )}
                   {step.words.map((words) => (
                     <p key={words}>
                       <Say text={words} />

@@ -15,7 +15,7 @@ import { OwnList } from './own/OwnList.js';
 import { SpeedChoice } from './own/SpeedChoice.js';
 import { RouteList } from './RouteList.js';
 
-const OF_TURNING = ['tool', 'before', 'speed', 'minutes', 'extra', 'without'] as const;
+const OF_TURNING = ['tool', 'before', 'speed', 'pace', 'minutes', 'extra', 'without'] as const;
 
 /** Order of cuts with its tools, and the speed of each stage by every school. */
 export function TurnStage({ plan, inputs }: { plan: Plan; inputs: PlanInputs }) {
@@ -44,7 +44,7 @@ export function TurnStage({ plan, inputs }: { plan: Plan; inputs: PlanInputs }) 
       <OwnList part={part} workshop={inputs.workshop} kinds={OF_TURNING} />
       <CutOrder part={part} findings={plan.findings} />
       <h2>Step by step</h2>
-      <RouteList part={part} tools={inputs.workshop.tools} />
+      <RouteList part={part} tools={inputs.workshop.tools} drive={inputs.workshop.lathe.drive} />
       <h2>Speeds</h2>
       <p className="soft">
         For the largest diameter. In a step the wood decides as it stands then: corners that still turn, and

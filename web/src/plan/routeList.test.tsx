@@ -21,6 +21,19 @@ function listed(shown: PartPlan) {
   }));
 }
 
+/** What is decided here is kept in a list. */
+const decidingInto = (decided: Wanted[]): Deciding =>
+  ({
+    part,
+    leads: true,
+    material: 'Maple',
+    scopes: EVERY_SCOPE,
+    skipped: [],
+    pending: false,
+    error: null,
+    decide: (wanted: Wanted) => decided.push(wanted),
+  }) as unknown as Deciding;
+
 describe('how it is made', () => {
   it('is each set-up with what holds the wood, and line by line what is done in it', () => {
     const runs = listed(part);
@@ -47,21 +60,11 @@ describe('how it is made', () => {
   it('opens where a note was made, with its words as the reason', async () => {
     const step = part.steps.find((s) => stepDoes(s, 'shape'))!;
     const decided: Wanted[] = [];
-    const deciding = {
-      part,
-      leads: true,
-      material: 'Maple',
-      scopes: EVERY_SCOPE,
-      skipped: [],
-      pending: false,
-      error: null,
-      decide: (wanted: Wanted) => decided.push(wanted),
-    } as unknown as Deciding;
     const at = withNote('/plan', { words: 'it chattered', where: 'piece 3, Ring', about: step.id });
     const bring = jest.fn();
     Element.prototype.scrollIntoView = bring;
     const { user } = shownInApp(
-      <DecidingContext value={deciding}>
+      <DecidingContext value={decidingInto(decided)}>
         <NotedHere wish="Decide it." />
         <RouteList part={part} />
       </DecidingContext>,
@@ -76,5 +79,23 @@ describe('how it is made', () => {
     expect(decided[0]).toMatchObject({ why: 'piece 3, Ring: it chattered', scope: 'order' });
     await user.click(screen.getByRole('button', { name: 'Put the note away' }));
     expect(screen.queryByRole('status')).toBeNull();
+  });
+
+  it('says how fast the lathe turns, and takes another speed for one step alone', async () => {
+    const decided: Wanted[] = [];
+    const step = part.steps.find((s) => stepDoes(s, 'shape'))!;
+    const { user } = shownInApp(
+      <DecidingContext value={decidingInto(decided)}>
+        <RouteList part={part} drive={{ kind: 'range', slowest: 200, fastest: 3000 }} />
+      </DecidingContext>,
+    );
+    expect(screen.getByText(step.title, { selector: 'b' }).closest('li')?.textContent).toContain(step.speed);
+    await user.click(screen.getByRole('button', { name: `Otherwise: ${step.title}` }));
+    await user.click(screen.getByText('its speed'));
+    const field = screen.getByRole('spinbutton', { name: `Speed: ${step.title}` });
+    await user.clear(field);
+    await user.type(field, '1400');
+    await user.click(screen.getByRole('button', { name: 'Do it so' }));
+    expect(decided[0]?.decides).toEqual({ kind: 'pace', on: { kind: 'step', id: step.id }, rpm: 1400 });
   });
 });

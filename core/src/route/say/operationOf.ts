@@ -10,8 +10,8 @@ import type { Timer } from '../step.js';
 export interface SetSpeed {
   turns?: TurningStage;
   words: string;
-  /** the lathe stands: what turns meanwhile is turned by hand */
-  stands?: true;
+  /** where a motor turns it; 0: it stands, and what turns meanwhile is turned by hand */
+  rpm?: number;
 }
 
 /** What a person decides of an operation, besides what it does. */
@@ -77,6 +77,7 @@ export function operationOf(
     stage: stage ?? row.stage,
     ...(speed?.turns === undefined ? {} : { turns: speed.turns }),
     ...(speed === null ? {} : { speed: speed.words }),
+    ...(speed?.rpm === undefined ? {} : { rpm: speed.rpm }),
     ...(timers.length === 0 ? {} : { timers }),
     ...(measures.length === 0 ? {} : { measures }),
     minutes,

@@ -228,7 +228,7 @@ export class Bench {
     const choice = this.work.speedOf(stage, spun, this.running);
     if (!choice) return null;
     if (choice.rpm !== null && choice.rpm > 0) this.running = choice.rpm;
-    return { turns: stage, words: choice.words, ...(choice.rpm === 0 ? { stands: true } : {}) };
+    return { turns: stage, words: choice.words, ...(choice.rpm === null ? {} : { rpm: choice.rpm }) };
   }
 
   /** A short stretch amid what shaping an element left; null where it has none, or a square stays. */

@@ -207,7 +207,7 @@ function bitChange({ work }: Bench, o: Bored): string[] {
 
 const manner = (o: BoredHole) => ({
   tool: o.bit ? `${bitWords(o.bit)} bit` : `${o.name} bit`,
-  speed: { words: `${o.rpm} rpm` },
+  speed: { words: `${o.rpm} rpm`, rpm: o.rpm },
   minutes: each(MINUTES.drill + o.pecks.length * MINUTES.peck),
 });
 

@@ -122,7 +122,7 @@ export function hollowSides(bench: Bench): void {
 /** The speed of what lies across: by the circle that its farther end sweeps. */
 function swept({ work }: Bench, id: string, turns: TurningStage): SetSpeed | null {
   const found = work.sweptSpeeds.get(id)?.find((s) => s.stage === turns);
-  return found ? { turns, words: found.words } : null;
+  return found ? { turns, words: found.words, ...(found.rpm === null ? {} : { rpm: found.rpm }) } : null;
 }
 
 /** What is wider inside than at its mouth is reached round the corner only. */

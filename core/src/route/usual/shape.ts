@@ -29,7 +29,7 @@ export function mark(bench: Bench): void {
     on: round.slice(-1).map((s) => ({ of: 'skin', id: s.id, ...amid(s) })),
     title: 'Mark from the story stick',
     words: [
-      `Hold the stick with its ${work.layout.datum?.label ?? 'reference end'} ${bench.where(work.layout.datum?.x ?? 0)}, and let the pencil fall into its ${work.layout.marks.length} notches, ${speed?.stands ? 'turning the work by hand' : 'the work turning'}.`,
+      `Hold the stick with its ${work.layout.datum?.label ?? 'reference end'} ${bench.where(work.layout.datum?.x ?? 0)}, and let the pencil fall into its ${work.layout.marks.length} notches, ${speed?.rpm === 0 ? 'turning the work by hand' : 'the work turning'}.`,
     ],
     figure: { is: 'notches', text: String(work.layout.marks.length) },
     speed,

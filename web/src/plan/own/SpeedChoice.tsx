@@ -1,7 +1,8 @@
 import type { Drive, SpeedChoice as Speed, TurningStage } from '@compas/core';
-import { InputNumber, Select } from 'antd';
+import { Select } from 'antd';
 import { useState } from 'react';
 import { Otherwise } from './Otherwise.js';
+import { RpmField } from './RpmField.js';
 
 /** Another speed for one stage: one of the belt's, or any that the motor has. */
 export function SpeedChoice({ speeds, drive }: { speeds: readonly Speed[]; drive: Drive }) {
@@ -27,26 +28,7 @@ export function SpeedChoice({ speeds, drive }: { speeds: readonly Speed[]; drive
         className="w-word"
         options={speeds.map((s) => ({ value: s.stage, label: `to ${s.stage}` }))}
       />
-      {drive.kind === 'pulleys' ? (
-        <Select
-          aria-label="rpm"
-          value={set}
-          onChange={setRpm}
-          className="w-word"
-          options={drive.speeds.map((s) => ({ value: s, label: `${s} rpm` }))}
-        />
-      ) : (
-        <InputNumber
-          aria-label="rpm"
-          value={set}
-          min={drive.slowest}
-          max={drive.fastest}
-          precision={0}
-          onChange={setRpm}
-          className="w-name"
-          suffix="rpm"
-        />
-      )}
+      <RpmField label="rpm" drive={drive} rpm={set} setRpm={setRpm} />
     </Otherwise>
   );
 }

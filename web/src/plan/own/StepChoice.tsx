@@ -4,12 +4,14 @@ import {
   withoutPart,
   type Decision,
   type Does,
+  type Drive,
   type Step,
   type Tool,
   type WayScope,
 } from '@compas/core';
 import { InputNumber, Segmented, Select } from 'antd';
 import { useState } from 'react';
+import { RpmField } from './RpmField.js';
 import { DecideForm } from './Otherwise.js';
 import { DRAWN_SCOPES, EVERY_SCOPE, namedFor, useDeciding } from './deciding.js';
 import { OwnStepForm } from './OwnStepForm.js';
@@ -18,6 +20,7 @@ import { OwnStepForm } from './OwnStepForm.js';
 const WHAT = {
   minutes: 'its minutes',
   tool: 'its tool',
+  pace: 'its speed',
   without: 'leave it out',
   after: 'own step after it',
 } as const;
@@ -26,11 +29,13 @@ type What = keyof typeof WHAT;
 interface StepChoiceProps {
   step: Step;
   tools: readonly Tool[];
+  /** what turns the lathe, where its speed can be set here */
+  drive?: Drive | undefined;
   onDone: () => void;
 }
 
-/** One step decided otherwise: its time, its tool, left out, or something of one's own behind it. */
-export function StepChoice({ step, tools, onDone }: StepChoiceProps) {
+/** One step decided otherwise: its time, its tool, its speed, left out, or something of one's own behind it. */
+export function StepChoice({ step, tools, drive, onDone }: StepChoiceProps) {
   const [what, setWhat] = useState<What>('minutes');
   const deciding = useDeciding();
   if (!deciding) return null;
@@ -39,7 +44,8 @@ export function StepChoice({ step, tools, onDone }: StepChoiceProps) {
   const possible = (Object.keys(WHAT) as What[]).filter((w) => {
     if (ofItem) return w === 'minutes' || w === 'after';
     if (isOwn) return w === 'minutes' || w === 'after';
-    return w !== 'tool' || (tools.length > 0 && stepDoes(step, 'rough', 'size', 'shape'));
+    if (w === 'tool') return tools.length > 0 && stepDoes(step, 'rough', 'size', 'shape');
+    return w !== 'pace' || (drive && drive.kind !== 'treadle' && (step.operation?.rpm ?? 0) > 0);
   });
   return (
     <div className="decide-step">
@@ -54,16 +60,17 @@ export function StepChoice({ step, tools, onDone }: StepChoiceProps) {
       {what === 'after' ? (
         <OwnStepForm after={withoutPart(step.id, step.partId)} title={step.title} onDone={onDone} />
       ) : (
-        <OneStep key={what} what={what} step={step} tools={tools} onDone={onDone} />
+        <OneStep key={what} what={what} step={step} tools={tools} drive={drive} onDone={onDone} />
       )}
     </div>
   );
 }
 
-function OneStep({ what, step, tools, onDone }: StepChoiceProps & { what: Exclude<What, 'after'> }) {
+function OneStep({ what, step, tools, drive, onDone }: StepChoiceProps & { what: Exclude<What, 'after'> }) {
   const deciding = useDeciding();
   const [minutes, setMinutes] = useState<number | null>(Math.round(step.minutes * 10) / 10);
   const [toolId, setToolId] = useState(tools.find((t) => t.name === step.operation?.tool)?.id);
+  const [rpm, setRpm] = useState<number | null>(step.operation?.rpm ?? null);
   const { operation } = step;
   const does = operation ? doesOf(operation.kind) : 'own';
   const of = deciding?.part.outline.spans.find((s) => s.element.id === operation?.subject)?.element.kind;
@@ -73,6 +80,7 @@ function OneStep({ what, step, tools, onDone }: StepChoiceProps & { what: Exclud
     // the parting and the roughing tool are one for all such cuts
     const on = namedFor(scope, what === 'tool' && does !== 'shape' ? { kind: 'like', does } : own, like);
     if (what === 'minutes') return minutes === null ? null : { kind: 'minutes', on, minutes };
+    if (what === 'pace') return rpm === null ? null : { kind: 'pace', on, rpm };
     if (what === 'tool') return toolId === undefined ? null : { kind: 'tool', on, toolId };
     return { kind: 'without', on };
   };
@@ -108,6 +116,9 @@ function OneStep({ what, step, tools, onDone }: StepChoiceProps & { what: Exclud
           className="w-phrase"
           options={tools.map((t) => ({ value: t.id, label: t.name }))}
         />
+      )}
+      {what === 'pace' && drive && drive.kind !== 'treadle' && (
+        <RpmField label={`Speed: ${step.title}`} drive={drive} rpm={rpm} setRpm={setRpm} />
       )}
       {what === 'without' && <span>Left out; what it would have made is a note from then on.</span>}
     </DecideForm>
