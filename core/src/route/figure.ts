@@ -49,7 +49,8 @@ const FIGURES = {
   'its middle': 'its middle',
   grit: 'grit',
   grits: 'grits',
-  band: 'between',
+  band: 'stretch',
+  'from its end': 'over',
 } as const;
 type FigureName = keyof typeof FIGURES;
 

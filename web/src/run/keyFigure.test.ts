@@ -31,11 +31,7 @@ describe('the one number of a step', () => {
     expect(of('bore:')).toMatchObject({ label: 'tape at', mm: part.drilling[0]?.tapeAt });
     expect(of('try:')).toEqual({ label: 'flush with the base', mm: 32 });
     expect(of('mark:stick')).toEqual({ label: 'notches', text: String(part.layout.marks.length) });
-    expect(of('sanded:')).toMatchObject({
-      label: 'grit',
-      text: 'P150',
-      beside: [{ label: 'between', to: 62 }],
-    });
+    expect(of('sanded:')).toMatchObject({ label: 'grit', text: 'P150', at: { to: 62 } });
     expect(of('hold:mandrel')).toEqual({
       label: 'at the drive',
       text: 'M8 stopper mandrel',
@@ -79,8 +75,7 @@ describe('the one number of a step', () => {
       const first = part.steps.find((s) => s.operation?.subject === foot.id && s.operation.kind === 'size');
       if (first) expect(mm - (keyFigure(first, undefined).at!.mm ?? 0)).toBeCloseTo(x - foot.x, 2);
     }
-    for (const whole of ['rough:', 'sanded:', 'hold:mandrel', 'saw:', 'mark:stick'])
-      expect(at(whole)).toBeUndefined();
+    for (const whole of ['rough:', 'hold:mandrel', 'saw:', 'mark:stick']) expect(at(whole)).toBeUndefined();
   });
 
   it('says no nought: what begins at an end goes so far over it, what lies at an end is there', () => {

@@ -99,22 +99,25 @@ export const ringFree: Reader = (moment, shown, by) => {
 };
 
 /** A zone from where to where, as wide as all that is treated in it. */
-function zoneRead(moment: Moment, value: string, from: string, by: number): Misread {
+function zoneRead(moment: Moment, text: string, by: number): Misread {
   const zone = effectsOf(moment, 'treat').flatMap(({ treated }) => [
     { x: treated.on.x0, r: 0 },
     { x: treated.on.x1, r: 0 },
   ]);
-  // a place where nothing was cut is in no zone: what is printed may reach a little farther
-  return stretchRead(moment, `${value} ${from}`, zone, by + 0.06);
+  return stretchRead(moment, text, zone, by + 0.06);
 }
 
-export const banded: Reader = (moment, shown, by) => [
-  ...zoneRead(moment, shown.value, shown.from, by),
-  // the words say it as well
-  ...(/(?:over|between) /i.test(shown.words) || shown.label !== 'between' ? [] : ['its words say no place']),
-];
+export const banded: Reader = (moment, shown, by) => {
+  const [a, b] = lengthsIn(shown.words);
+  const [from, to] = lengthsIn(shown.value);
+  return [
+    ...zoneRead(moment, `${shown.label === 'over' ? 'over ' : ''}${shown.value} ${shown.from}`, by),
+    // the words say it as well
+    ...(a === from && b === to ? [] : [`its words say ${a} to ${b}`]),
+  ];
+};
 
 export const gritted: Reader = (moment, shown, by) => [
   ...(moment.step.operation?.title.includes(shown.value) === true ? [] : [`grit ${shown.value} is another`]),
-  ...shown.beside.flatMap((s) => zoneRead(moment, s.value, s.from, by)),
+  ...zoneRead(moment, shown.at, by),
 ];

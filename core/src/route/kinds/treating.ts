@@ -1,5 +1,4 @@
-import { fromOf, type OperationFigure, type SmallFigure } from '../figure.js';
-import type { Datum } from '../shop.js';
+import { fromOf, type Along, type OperationFigure } from '../figure.js';
 import { noFigure, type KindRow, type Told } from './kindRow.js';
 
 const TREATED = {
@@ -46,31 +45,25 @@ export const TREATING = {
 /** Grit by grit it is the grit, over the zone that gets it. */
 function sanded(told: Told): OperationFigure | undefined {
   const grit = told.timers[0]?.label;
-  const zone = zoneOf(told);
-  return grit === undefined
-    ? undefined
-    : { is: 'grit', text: grit, ...(zone ? { beside: [inZone(zone)] } : {}) };
+  const at = zoneOf(told);
+  return grit === undefined ? undefined : { is: 'grit', text: grit, ...(at ? { at } : {}) };
 }
 
-const inZone = ({ x0, x1, from }: Zone): SmallFigure => ({ is: 'band', mm: x0, to: x1, from: fromOf(from) });
-
-/** A line, a band or a colour is where it lies. */
+/** A line, a band or a colour is where it lies; what begins at an end goes so far over it. */
 function banded(told: Told): OperationFigure | undefined {
   const zone = zoneOf(told);
-  return zone && inZone(zone);
+  if (!zone) return undefined;
+  const { mm, to, from } = zone;
+  return mm < AT_END ? { is: 'from its end', mm: to, from } : { is: 'band', mm, to, from };
 }
 
-/** From where to where along the wood, mm. */
-interface Zone {
-  x0: number;
-  x1: number;
-  from: Datum;
-}
+/** Nearer than so a place is the end, mm. */
+const AT_END = 0.05;
 
 /** From the first place that gets it to the last. */
-function zoneOf({ said }: Told): Zone | undefined {
+function zoneOf({ said }: Told): Required<Along> | undefined {
   const [first, last] = [said.find((s) => s.name === 'from'), said.findLast((s) => s.name === 'to')];
-  return first?.from && last ? { x0: first.mm, x1: last.mm, from: first.from } : undefined;
+  return first?.from && last ? { from: fromOf(first.from), mm: first.mm, to: last.mm } : undefined;
 }
 
 export type TreatKind = keyof typeof TREATING;
