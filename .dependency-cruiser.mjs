@@ -119,8 +119,8 @@ export default {
       name: 'the-test-lathe-knows-nothing-of-the-route',
       comment: 'It judges routes: what it makes must come from what is said alone.',
       severity: 'error',
-      from: { path: '^core/src/route/judge/', pathNot: 'judged\\.ts$' },
-      to: { path: '^core/src/route/', pathNot: '^core/src/route/judge/' },
+      from: { path: '^core/test/judge/', pathNot: 'judged\\.ts$' },
+      to: { path: '^core/src/route/' },
     },
     {
       name: 'only-applications-import-plan',

@@ -255,8 +255,8 @@ async function benchFitting() {
 async function benchRoute() {
   const core = await import(pathToFileURL(join(ROOT, 'core/dist/index.js')));
   const { exampleInputs } = await import(pathToFileURL(join(ROOT, 'core/dist/plan/exampleShop.js')));
-  const { planPart } = await import(pathToFileURL(join(ROOT, 'core/dist/plan/planPart.js')));
-  const { routeWork } = await import(pathToFileURL(join(ROOT, 'core/dist/plan/routeWork.js')));
+  const { planPart } = await import(pathToFileURL(join(ROOT, 'core/dist/plan/part/planPart.js')));
+  const { routeWork } = await import(pathToFileURL(join(ROOT, 'core/dist/plan/part/routeWork.js')));
   const body = benchPattern(core);
   const inputs = exampleInputs(1);
   const pattern = { ...body, hardware: [] };

@@ -78,6 +78,7 @@ export const staticChecks = () =>
         '--config',
         '.dependency-cruiser.mjs',
         'core/src',
+        'core/test',
         'server/src',
         'web/src',
         '--output-type',

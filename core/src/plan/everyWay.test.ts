@@ -2,7 +2,7 @@ import { dim } from '../measure/index.js';
 import type { MountKind } from '../mounting/index.js';
 import { STARTING_FORMS, type Part, type PatternBody } from '../pattern/index.js';
 import type { Fixture } from '../workshop/index.js';
-import { workshopFor } from './exampleRoute.js';
+import { workshopFor } from '../../test/exampleRoute.js';
 import { exampleInputs } from './exampleShop.js';
 import { plan } from './index.js';
 

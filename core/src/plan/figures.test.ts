@@ -1,7 +1,7 @@
 import { hasWood, STARTING_FORMS, type Body, type Vector } from '../pattern/index.js';
 import type { MountKind } from '../mounting/index.js';
 import { play, type Operation, type OperationFigure, type Shop } from '../route/index.js';
-import { routed } from './exampleRoute.js';
+import { routed } from '../../test/exampleRoute.js';
 
 /**
  * Somebody who has nothing but the figure on the screen and the wood before and after: a rule laid on the end that is named,

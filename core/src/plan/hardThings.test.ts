@@ -1,10 +1,10 @@
 import { dim } from '../measure/index.js';
 import type { MountKind } from '../mounting/index.js';
 import type { Element, Part, PatternBody } from '../pattern/index.js';
-import { routed, workshopFor } from './exampleRoute.js';
+import { routed, workshopFor } from '../../test/exampleRoute.js';
 import { exampleInputs } from './exampleShop.js';
-import { planPart } from './planPart.js';
-import { routeWork } from './routeWork.js';
+import { planPart } from './part/planPart.js';
+import { routeWork } from './part/routeWork.js';
 
 describe('single hard things', () => {
   const body: PatternBody = { ...exampleInputs(1).pattern, hardware: [], kind: 'other' };

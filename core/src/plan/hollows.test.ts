@@ -1,10 +1,10 @@
 import { dim } from '../measure/index.js';
 import type { MountKind } from '../mounting/index.js';
 import { checkPattern, type Element, type Hollow, type Part, type PatternBody } from '../pattern/index.js';
-import { differences } from '../route/byHand/all.js';
-import { routed } from './exampleRoute.js';
+import { differences } from '../../test/byHand/all.js';
+import { routed } from '../../test/exampleRoute.js';
 import { exampleInputs } from './exampleShop.js';
-import { oddNumbers } from './oddNumbers.js';
+import { oddNumbers } from './judged/oddNumbers.js';
 import { snapshotOf } from './snapshot.js';
 
 const cylinder = (id: string, length: number): Element => ({ kind: 'cylinder', id, length: dim(length) });

@@ -9,7 +9,7 @@ import {
   type Part,
   type PatternBody,
 } from '../pattern/index.js';
-import { workshopFor } from './exampleRoute.js';
+import { workshopFor } from '../../test/exampleRoute.js';
 import { exampleInputs } from './exampleShop.js';
 import { plan } from './index.js';
 

@@ -1,7 +1,7 @@
 export type { DryingWood, OtherPart, PartChoices, PlanInputs, PlanOrder, Stock } from './inputs.js';
-export type { PartPlan, PlannedHardware } from './partPlan.js';
-export { type ItemJoin, type WholeItem } from './wholeItem.js';
-export { inputsOfPart, orderOfPart, orderWithWays, partsOrdered } from './partOrder.js';
+export type { PartPlan, PlannedHardware } from './part/partPlan.js';
+export { type ItemJoin, type WholeItem } from './item/wholeItem.js';
+export { inputsOfPart, orderOfPart, orderWithWays, partsOrdered } from './part/partOrder.js';
 export {
   chosenSchedule,
   nextWholeHour,
@@ -11,12 +11,18 @@ export {
   stepsOfPlan,
   type Plan,
 } from './plan.js';
-export { type Alternative, alternatives, type Otherwise, otherwise, type Outcome } from './alternatives.js';
+export {
+  type Alternative,
+  alternatives,
+  type Otherwise,
+  otherwise,
+  type Outcome,
+} from './later/alternatives.js';
 export { type PlanSnapshot, snapshotOf } from './snapshot.js';
-export { readSnapshot, type StoredSnapshot } from './stored/readSnapshot.js';
-export { type CarriedOver, carriedOver } from './carriedOver.js';
-export { planDifference } from './planDifference.js';
-export { type OffSize, spoilt, type Spoilt } from './spoilt.js';
+export { readSnapshot, type StoredSnapshot } from './later/readSnapshot.js';
+export { type CarriedOver, carriedOver } from './later/carriedOver.js';
+export { planDifference } from './later/planDifference.js';
+export { type OffSize, spoilt, type Spoilt } from './later/spoilt.js';
 export {
   type NextStep,
   type BatchPart,
@@ -24,12 +30,12 @@ export {
   type PlanSummary,
   planSummaryOf,
   type StepLine,
-} from './planSummary.js';
-export { type NeededThing, thingsNeeded } from './thingsNeeded.js';
-export { dryingWood } from './wood.js';
-export { clipsCorners } from './clipsCorners.js';
-export { truedAcross } from './truedAcross.js';
-export { type FollowedWay, type ScopedWay, WAY_SCOPES, type WayScope } from './ownWays.js';
-export { usualChoices, type UsualChoices } from './usualChoices.js';
-export { decisionWords, hasUsual } from './homeless.js';
-export { stageSpeeds } from './stageSpeeds.js';
+} from './later/planSummary.js';
+export { type NeededThing, thingsNeeded } from './part/thingsNeeded.js';
+export { dryingWood } from './part/wood.js';
+export { clipsCorners } from './part/clipsCorners.js';
+export { truedAcross } from './part/truedAcross.js';
+export { type FollowedWay, type ScopedWay, WAY_SCOPES, type WayScope } from './ways/ownWays.js';
+export { usualChoices, type UsualChoices } from './ways/usualChoices.js';
+export { decisionWords, hasUsual } from './ways/homeless.js';
+export { stageSpeeds } from './part/stageSpeeds.js';

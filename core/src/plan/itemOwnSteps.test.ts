@@ -1,5 +1,5 @@
 import { STARTING_FORMS, type PatternBody } from '../pattern/index.js';
-import { way } from './exampleWays.js';
+import { way } from '../../test/exampleWays.js';
 import { exampleInputs } from './exampleShop.js';
 import { chosenSchedule, plan } from './plan.js';
 

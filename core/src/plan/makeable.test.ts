@@ -11,7 +11,7 @@ import {
   type Turning,
 } from '../pattern/index.js';
 import { tenonDiameter } from '../pattern/tenonFit.js';
-import { workshopFor } from './exampleRoute.js';
+import { workshopFor } from '../../test/exampleRoute.js';
 import { exampleInputs } from './exampleShop.js';
 import { plan } from './index.js';
 

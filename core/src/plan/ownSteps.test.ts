@@ -1,7 +1,7 @@
 import { stepDoes } from '../route/index.js';
 import type { PatternBody } from '../pattern/index.js';
 import type { Decision } from '../workshop/index.js';
-import { base, partOf, planned, said, way, type Where } from './exampleWays.js';
+import { base, partOf, planned, said, way, type Where } from '../../test/exampleWays.js';
 import { plan } from './index.js';
 
 const usual = partOf({});

@@ -12,15 +12,15 @@ import {
 import { partJoinFindings, type PatternBody } from '../pattern/index.js';
 import type { Workshop } from '../workshop/index.js';
 import { shaftOf } from '../assembly/index.js';
-import { gonePast, pastStops } from './gonePast.js';
-import { inOrderMade } from './inOrderMade.js';
+import { gonePast, pastStops } from './ways/gonePast.js';
+import { inOrderMade } from './item/inOrderMade.js';
 import type { PlanInputs, PlanOrder, Stock } from './inputs.js';
-import { mateOf } from './onShaft.js';
-import type { PartPlan, PlannedPart } from './partPlan.js';
-import { orderOfPart, partsOrdered } from './partOrder.js';
-import { planPart } from './planPart.js';
-import { wholeItem, type WholeItem } from './wholeItem.js';
-import { countFindings, startWithWood, woodFigures, woodFindings } from './wood.js';
+import { mateOf } from './part/onShaft.js';
+import type { PartPlan, PlannedPart } from './part/partPlan.js';
+import { orderOfPart, partsOrdered } from './part/partOrder.js';
+import { planPart } from './part/planPart.js';
+import { wholeItem, type WholeItem } from './item/wholeItem.js';
+import { countFindings, startWithWood, woodFigures, woodFindings } from './part/wood.js';
 
 /**
  * Version of the rules; a snapshot names the one that made it. Whenever a rule changes a plan it goes up, and

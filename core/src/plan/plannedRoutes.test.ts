@@ -1,9 +1,9 @@
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { STARTING_FORMS } from '../pattern/index.js';
-import { differences } from '../route/byHand/all.js';
+import { differences } from '../../test/byHand/all.js';
 import { routeText } from '../route/index.js';
-import { routed } from './exampleRoute.js';
+import { routed } from '../../test/exampleRoute.js';
 
 /** Hard things as the planner makes them, judged, and kept as text that was read by a person. */
 describe.each([

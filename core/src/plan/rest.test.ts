@@ -2,7 +2,7 @@ import { dim } from '../measure/index.js';
 import type { MountKind } from '../mounting/index.js';
 import { STARTING_FORMS, type PatternBody } from '../pattern/index.js';
 import { doesOf, covers, play, restOf } from '../route/index.js';
-import { routed } from './exampleRoute.js';
+import { routed } from '../../test/exampleRoute.js';
 
 const bodyOf = (form: string): PatternBody => ({
   ...STARTING_FORMS.find((f) => f.id === form)!.body({}, 'maple'),

@@ -7,11 +7,11 @@ import {
   type CaptiveRing,
   type Part,
 } from '../pattern/index.js';
-import { differences } from '../route/byHand/all.js';
+import { differences } from '../../test/byHand/all.js';
 import { play, standingBefore } from '../route/index.js';
-import { routed } from './exampleRoute.js';
+import { routed } from '../../test/exampleRoute.js';
 import { exampleInputs } from './exampleShop.js';
-import { oddNumbers } from './oddNumbers.js';
+import { oddNumbers } from './judged/oddNumbers.js';
 import { snapshotOf } from './snapshot.js';
 
 const rattle = () => STARTING_FORMS.find((f) => f.id === 'rattle')!.body({}, 'maple');

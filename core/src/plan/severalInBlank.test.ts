@@ -2,8 +2,8 @@ import { stepDoes } from '../route/index.js';
 import { dim } from '../measure/index.js';
 import type { MountKind } from '../mounting/index.js';
 import { STARTING_FORMS } from '../pattern/index.js';
-import { differences } from '../route/byHand/all.js';
-import { routed } from './exampleRoute.js';
+import { differences } from '../../test/byHand/all.js';
+import { routed } from '../../test/exampleRoute.js';
 import { exampleInputs } from './exampleShop.js';
 import { snapshotOf } from './snapshot.js';
 

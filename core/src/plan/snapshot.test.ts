@@ -5,7 +5,7 @@ import { finishedReadings } from '../inspect/index.js';
 import { facesOf, shopBefore, standingBefore } from '../route/index.js';
 import { exampleInputs } from './exampleShop.js';
 import { chosenSchedule, planDifference, planSummaryOf, readSnapshot, snapshotOf } from './index.js';
-import type { StoredSnapshot } from './stored/readSnapshot.js';
+import type { StoredSnapshot } from './later/readSnapshot.js';
 
 const storedBy = (schema: number): StoredSnapshot =>
   JSON.parse(

@@ -5,7 +5,7 @@ import { play, type Shop } from '../route/index.js';
 import { fastestSlender, keptBelt, speedFor } from '../turning/index.js';
 import type { Drive } from '../workshop/index.js';
 import { exampleInputs } from './exampleShop.js';
-import { routed } from './exampleRoute.js';
+import { routed } from '../../test/exampleRoute.js';
 
 const ANGLES = Array.from({ length: 8 }, (_, i) => (i * Math.PI) / 4);
 

@@ -5,7 +5,7 @@ import { hasWood, outlineOf, outOf, radiusAt, type Body, type Element, type Part
 import { tenonDiameter } from '../pattern/tenonFit.js';
 import { doesOf, type Does, play, type Operation, type Shop } from '../route/index.js';
 import { exampleInputs } from './exampleShop.js';
-import { routed } from './exampleRoute.js';
+import { routed } from '../../test/exampleRoute.js';
 
 const mm = (least: number, most: number) =>
   fc.double({ min: least, max: most, noNaN: true }).map((v) => Number(v.toFixed(1)));

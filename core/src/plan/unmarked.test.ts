@@ -1,4 +1,4 @@
-import { partOf, planned, said, way } from './exampleWays.js';
+import { partOf, planned, said, way } from '../../test/exampleWays.js';
 
 const usual = partOf({});
 const ids = (part: typeof usual) => part.layout.marks.map(({ id }) => id);

@@ -2,11 +2,11 @@ import fc from 'fast-check';
 import { dim } from '../measure/index.js';
 import { outlineOf, STARTING_FORMS, type Element, type Part, type PatternBody } from '../pattern/index.js';
 import { doesOf, covers, NoWay, play, usualRoute, type Route } from '../route/index.js';
-import { differences } from '../route/byHand/all.js';
-import { routed, workshopFor } from './exampleRoute.js';
+import { differences } from '../../test/byHand/all.js';
+import { routed, workshopFor } from '../../test/exampleRoute.js';
 import { exampleInputs } from './exampleShop.js';
-import { planPart } from './planPart.js';
-import { routeWork } from './routeWork.js';
+import { planPart } from './part/planPart.js';
+import { routeWork } from './part/routeWork.js';
 
 /** Places where the test lathe's piece is not the drawn one, looked at so far apart. mm */
 const unlike = ({ route, forJudge }: NonNullable<ReturnType<typeof routed>>, pitch: number): number =>

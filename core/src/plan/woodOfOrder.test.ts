@@ -3,7 +3,7 @@ import type { DryingBundle } from '../stock/index.js';
 import { exampleInputs, exampleWorkshop } from './exampleShop.js';
 import type { DryingWood } from './inputs.js';
 import { plan } from './plan.js';
-import { countFindings, dryingWood } from './wood.js';
+import { countFindings, dryingWood } from './part/wood.js';
 import { airOf } from '../workshop/index.js';
 
 const shelf = (rest: Partial<DryingWood> = {}): DryingWood => ({

@@ -1,6 +1,6 @@
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { BY_HAND, differences } from './byHand/all.js';
+import { BY_HAND, differences } from '../../test/byHand/all.js';
 import { covers } from './covers.js';
 import { play } from './play.js';
 import { routeText } from './routeText.js';

@@ -1,4 +1,4 @@
-import { BY_HAND, differences, type ByHand } from './byHand/all.js';
+import { BY_HAND, differences, type ByHand } from '../../test/byHand/all.js';
 import { covers } from './covers.js';
 import type { Effect } from './effect.js';
 import type { Operation, Route } from './operation.js';

@@ -10,7 +10,7 @@ import {
   type Part,
   type PatternBody,
 } from '../pattern/index.js';
-import { workshopFor } from '../plan/exampleRoute.js';
+import { workshopFor } from '../../test/exampleRoute.js';
 import { exampleInputs } from '../plan/exampleShop.js';
 import { plan } from '../plan/index.js';
 import { doesOf, play, type Operation, type Shop } from '../route/index.js';

@@ -8,7 +8,7 @@ import {
   type PatternBody,
   type Units,
 } from '@compas/core';
-import { workshopFor } from '../../../core/src/plan/exampleRoute.js';
+import { workshopFor } from '../../../core/test/exampleRoute.js';
 import { exampleInputs } from '../../../core/src/plan/exampleShop.js';
 import { isRead, misread } from '../../test/reading/misread.js';
 import type { Moment } from '../../test/reading/moment.js';
