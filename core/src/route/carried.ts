@@ -74,11 +74,14 @@ export function carriedNeeds(shop: Shop, id: string, { force, on, r }: Pressed):
   if (!thin) return [];
   const { section, load } = thin;
   return [
-    unmet(
-      'What carries this is too thin for it.',
-      `Between ${held.drive.words} and here it is ${len(section.diameter)} across${section.bore > 0 ? `, bored ${len(section.bore)}` : ''}; a force of ${newtons} N here wants ${len(leastDiameter(load, strength))} of solid wood there (typical, unchecked).`,
-      'Do this before it is turned so thin there, leave it thicker, or hold it nearer to here.',
-    ),
+    {
+      ...unmet(
+        'What carries this is too thin for it.',
+        `Between ${held.drive.words} and here it is ${len(section.diameter)} across${section.bore > 0 ? `, bored ${len(section.bore)}` : ''}; a force of ${newtons} N here wants ${len(leastDiameter(load, strength))} of solid wood there (typical, unchecked).`,
+        'Do this before it is turned so thin there, leave it thicker, or hold it nearer to here.',
+      ),
+      cause: `${held.by}: ${Math.round(section.diameter)} across`,
+    },
   ];
 }
 
@@ -141,11 +144,14 @@ export function rockingNeeds(shop: Shop, held: Held): Need[] {
   return stress <= rocking
     ? []
     : [
-        unmet(
-          'The tenon does not hold it alone.',
-          `It stands ${len(to - from)} out of ${drive.words} on a tenon of ${len(tenon.diameter)} × ${len(tenon.length)}: ${stress.toFixed(1)} MPa on the wood under the jaws, where ${rocking} is borne (typical, unchecked).`,
-          'Leave the tailstock up, put a steady under it, or turn a longer tenon.',
-        ),
+        {
+          ...unmet(
+            'The tenon does not hold it alone.',
+            `It stands ${len(to - from)} out of ${drive.words} on a tenon of ${len(tenon.diameter)} × ${len(tenon.length)}: ${stress.toFixed(1)} MPa on the wood under the jaws, where ${rocking} is borne (typical, unchecked).`,
+            'Leave the tailstock up, put a steady under it, or turn a longer tenon.',
+          ),
+          cause: held.by,
+        },
       ];
 }
 

@@ -16,11 +16,18 @@ export type Need =
       what: string;
       why: string;
       remedy: string;
+      /** one name for what several operations lack with figures of their own, such as one neck that bears none of them */
+      cause?: string;
       /** nothing holds the wood: nobody may go past it */
       final?: true;
     };
 
-export const unmet = (what: string, why: string, remedy: string): Need => ({ met: false, what, why, remedy });
+export const unmet = (what: string, why: string, remedy: string): Extract<Need, { met: false }> => ({
+  met: false,
+  what,
+  why,
+  remedy,
+});
 
 /** A cut into wood that nothing holds. */
 export const unheld = (what: string, why: string, remedy: string): Need => ({

@@ -130,8 +130,8 @@ const stop = ({ id, title }: Operation, i: number, need: Extract<Need, { met: fa
 function folded(stops: readonly Stop[]): Finding[] {
   const groups = new Map<string, Stop[]>();
   for (const one of stops) {
-    const { what, why, remedy, final } = one.need;
-    const key = [what, why, remedy, final].join('\n');
+    const { what, why, remedy, final, cause = why } = one.need;
+    const key = [what, cause, remedy, final].join('\n');
     groups.set(key, [...(groups.get(key) ?? []), one]);
   }
   return [...groups.values()].flatMap(([first, ...others]) => {
