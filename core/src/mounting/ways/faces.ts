@@ -64,8 +64,7 @@ export const inCups: WayOfHolding = (wish, workshop) => {
     label: 'Between two cups',
     why: 'The ball is turned in them through three axes: what stands proud shows as a shadow and is scraped away.',
     headstock: fitting[0]?.name ?? 'cup',
-    tailstock:
-      fitting.length > 0 ? `${fitting[1]?.name ?? fitting[0]?.name ?? 'cup'} on the live centre` : null,
+    tailstock: `${fitting[1]?.name ?? fitting[0]?.name ?? 'cup'} on the live centre`,
     reach: 2 * (fitting[0]?.length ?? 0),
     wasteDrive: workshop.allowances.wasteDrive,
     wasteTail: workshop.allowances.wasteTail,

@@ -4,7 +4,16 @@ import type { Grip } from '../shop.js';
 import type { Bench } from './bench.js';
 import { carveTips, cutFree, finishOff, hasNib, nib, nibBetween, stopAndSaw } from './ends.js';
 import { refuseHollow } from './hollows.js';
-import { betweenCentres, centre, fixtures, furtherAxis, holdIt, liveCentre, secondMarks } from './holds.js';
+import {
+  betweenCentres,
+  centre,
+  type Between,
+  fixtures,
+  furtherAxis,
+  holdIt,
+  liveCentre,
+  secondMarks,
+} from './holds.js';
 import { each, MINUTES } from './minutes.js';
 import { NoWay } from './noWay.js';
 import { rough } from './roughing.js';
@@ -23,8 +32,11 @@ export function centresChain(bench: Bench): void {
   });
 }
 
-/** Shaped and surfaced between centres, taken off with the lathe standing, the nibs of both ends sawn. */
-export function turnedToNibs(bench: Bench): void {
+/**
+ * Shaped and surfaced between centres, taken off with the lathe standing, the nibs of both ends sawn.
+ * @param between what is at the drive and at the tail, where that is not what it is held by afterwards
+ */
+export function turnedToNibs(bench: Bench, between?: Between): void {
   for (const end of PART_ENDS)
     refuseHollow(
       bench,
@@ -32,7 +44,7 @@ export function turnedToNibs(bench: Bench): void {
       'and between centres both ends are covered.',
       'Hold it in a chuck, that end at the tail.',
     );
-  betweenCentres(bench);
+  betweenCentres(bench, between);
   rough(bench, { pass: 'round', squareEndsSawn: true });
   const early = !bearsParting(bench);
   bench.forEach((place) => {
@@ -90,7 +102,7 @@ export function chuckChain(bench: Bench): void {
       'No jaws of the workshop close on anything as thin as this.',
       'Hold it another way, or enter smaller jaws in the workshop.',
     );
-  betweenCentres(bench, work.centres.drive);
+  betweenCentres(bench, { drive: work.centres.drive });
   rough(bench, { pass: 'round', over: 2, atDrive: tenon.diameter + 1, truedLater: true });
   writer.cut({
     wood,
@@ -160,7 +172,7 @@ export function colletChain(bench: Bench): void {
   const { spans } = work.outline;
   const end = lie.drive === 'reference' ? spans[0] : spans.at(-1);
   if (!end) throw new NoWay('It has no end that a collet closes on.', 'Hold it another way.');
-  betweenCentres(bench, work.centres.drive);
+  betweenCentres(bench, { drive: work.centres.drive });
   rough(bench, { pass: 'round' });
   shapeOne(bench, end.element.id);
   tryPeg(bench, end.element.id);

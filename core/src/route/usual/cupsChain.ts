@@ -15,7 +15,7 @@ export function cupsChain(bench: Bench): void {
       'Only what is a ball and nothing else turns in cups about any axis.',
       'Turn it between centres or in a chuck.',
     );
-  turnedToNibs(bench);
+  turnedToNibs(bench, work.centres);
   const middle = (ball.x0 + ball.x1) / 2;
   const on = bench.amid(ball);
   if (on)

@@ -66,16 +66,23 @@ export const liveCentre = (bench: Bench): Grip | null =>
     ? null
     : centre(bench, bench.lie.tail, 'live centre', bench.work.mount.tailstock);
 
-export function betweenCentres(bench: Bench, headstock = bench.work.mount.headstock): void {
+/** What is at the drive and at the tail of what turns between centres. */
+export interface Between {
+  drive?: string;
+  live?: string;
+}
+
+export function betweenCentres(bench: Bench, { drive, live }: Between = {}): void {
   const { lie, work } = bench;
+  const headstock = drive ?? work.mount.headstock;
   holdIt(bench, {
     by: 'centres',
     drive: () => centre(bench, lie.drive, 'spur centre', headstock),
     // between centres there always is one; a workshop without is told that it lacks it
-    tail: () => centre(bench, lie.tail, 'live centre', work.mount.tailstock ?? work.centres.live),
+    tail: () => centre(bench, lie.tail, 'live centre', live ?? work.mount.tailstock ?? work.centres.live),
     alone: false,
     title: `Between centres, the ${lie.drive} end at the headstock`,
-    words: headstock === work.mount.headstock ? fixtures(bench) : [],
+    words: drive === undefined ? fixtures(bench) : [],
   });
 }
 

@@ -1,5 +1,5 @@
 import { PART_ENDS } from '../../pattern/index.js';
-import type { Grip } from '../shop.js';
+import { GRIPS, type Grip } from '../shop.js';
 import type { Bench } from './bench.js';
 import { finishOff } from './ends.js';
 import { fixtures, holdIt } from './holds.js';
@@ -57,7 +57,7 @@ export function throughChain(
     words: fixtures(bench),
     drive: () => grips()[0],
     tail: () => grips()[1],
-    alone: grips()[1] === null,
+    alone: GRIPS[grips()[0].by] === 'holds',
   });
   rough(bench, { pass: 'round' });
   turn(bench);

@@ -5,7 +5,7 @@ import type { Grip } from '../shop.js';
 import { Bench } from './bench.js';
 import { centresChain, chuckChain, colletChain, ownHoldChain, wasteHoldChain } from './chains.js';
 import { cupsChain } from './cupsChain.js';
-import { centre } from './holds.js';
+import { centre, liveCentre } from './holds.js';
 import { NoWay } from './noWay.js';
 import { prepare } from './prepare.js';
 import { shaftChain } from './shaftChain.js';
@@ -35,7 +35,11 @@ const CHAINS: Record<MountKind, (bench: Bench) => void> = {
       centre(bench, bench.lie.tail, 'friction face', bench.work.mount.tailstock ?? 'the other face'),
     ]),
   'through mandrel': (bench) =>
-    throughChain(bench, 'rod', 'On the rod, nut closed', () => [inEnd(bench, 'through rod'), null]),
+    throughChain(bench, 'rod', 'On the rod, nut closed', () => [
+      inEnd(bench, 'through rod'),
+      // it runs in the end of the rod, clear of the work
+      liveCentre(bench),
+    ]),
 };
 
 /**
