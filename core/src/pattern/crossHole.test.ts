@@ -59,6 +59,9 @@ describe('wood at cross holes', () => {
     expect(leastCrossWall(groove(60, 2, 4.6), [], [cross('a', 40, 6)])?.wall).toBeCloseTo(4, 9);
   });
 
+  /** What rounding leaves between the edge of a hole and a place on it, mm. */
+  const ON_EDGE = 1e-9;
+
   it('beside and under it is what points of the outline say, tried one by one', () => {
     const sizes = fc.record({
       at: fc.double({ min: 20, max: 80, noNaN: true }),
@@ -88,8 +91,8 @@ describe('wood at cross holes', () => {
           const r = radiusAt(outline, x);
           least = Math.min(least, Math.hypot(x - at, r) - radius);
           if (end <= -radiusAt(outline, at)) continue;
-          const aside = Math.max(0, Math.abs(x - at) - radius);
-          least = Math.min(least, aside === 0 ? r + end : Math.hypot(aside, Math.max(0, r + end)));
+          const aside = Math.abs(x - at) - radius;
+          least = Math.min(least, aside < ON_EDGE ? r + end : Math.hypot(aside, Math.max(0, r + end)));
         }
         expect(found.wall).toBeLessThanOrEqual(least + 1e-6);
         expect(found.wall).toBeGreaterThan(least - 0.06);
