@@ -54,10 +54,10 @@ export function decidedSteps({ schema, operations }: Route, decided: DecidedStep
   return { route: { schema, operations: withOwn }, leftOut, homeless };
 }
 
-/** Its minutes and its speed as somebody wants them; what does not turn by motor has none to set. */
+/** Its minutes and its speed as somebody wants them. What no motor turns has none to set, and a bit has the speed of its bit. */
 function asDecided(operation: Operation, step: DecidedStep, { minutesFor, rpmFor }: DecidedSteps): Operation {
   const minutes = minutesFor(step, operation.minutes.each);
-  const rpm = operation.rpm ? rpmFor(step, operation.speed ?? '') : null;
+  const rpm = operation.rpm && operation.turns !== undefined ? rpmFor(step, operation.speed ?? '') : null;
   return {
     ...operation,
     ...(minutes === null ? {} : { minutes: { ...operation.minutes, each: minutes } }),

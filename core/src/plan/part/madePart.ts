@@ -26,15 +26,15 @@ import { isAfterItem, type OwnWays } from '../ways/ownWays.js';
 import type { PartDraft } from './partPlan.js';
 import { routeWork } from './routeWork.js';
 
-/** What speaks against the speeds that are set for single operations; drilled is with the lathe's or the press's own. */
+/** What speaks against the speeds that are set for single operations. */
 const paceFindings = (
   usual: readonly Operation[],
   decided: readonly Operation[],
   limits: SpeedLimits,
 ): Finding[] =>
-  decided.flatMap(({ id, title, rpm, stage }) => {
+  decided.flatMap(({ id, title, rpm }) => {
     const wish = usual.find((o) => o.id === id)?.rpm;
-    return rpm === undefined || wish === undefined || wish === rpm || stage === 'drill'
+    return rpm === undefined || wish === undefined || wish === rpm
       ? []
       : againstSpeed({ id, to: title, wish }, rpm, limits);
   });

@@ -178,6 +178,11 @@ describe('figures that somebody sets', () => {
     const hold = usual.find((s) => stepDoes(s, 'mark') && s.setup.place === 'bench')!;
     const still = planned({ order: [way({ kind: 'pace', on: { kind: 'step', id: hold.id }, rpm: 800 })] });
     expect(still.parts[0].homeless).toHaveLength(1);
+    // nor has a bit, whose speed is that of its bit
+    const drill = usual.find((s) => stepDoes(s, 'bore'))!;
+    const bored = planned({ order: [way({ kind: 'pace', on: { kind: 'step', id: drill.id }, rpm: 3500 })] });
+    expect(bored.parts[0].homeless).toHaveLength(1);
+    expect(bored.parts[0].steps.find((s) => s.id === drill.id)?.speed).toBe(drill.speed);
   });
 
   it('a speed, with what speaks against it', () => {

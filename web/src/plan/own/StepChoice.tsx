@@ -45,7 +45,7 @@ export function StepChoice({ step, tools, drive, onDone }: StepChoiceProps) {
     if (ofItem) return w === 'minutes' || w === 'after';
     if (isOwn) return w === 'minutes' || w === 'after';
     if (w === 'tool') return tools.length > 0 && stepDoes(step, 'rough', 'size', 'shape');
-    return w !== 'pace' || (drive && drive.kind !== 'treadle' && (step.operation?.rpm ?? 0) > 0);
+    return w !== 'pace' || (drive && drive.kind !== 'treadle' && isTurned(step));
   });
   return (
     <div className="decide-step">
@@ -65,6 +65,9 @@ export function StepChoice({ step, tools, drive, onDone }: StepChoiceProps) {
     </div>
   );
 }
+
+/** Whether the lathe turns for it at a speed of its own: a bit has the speed of its bit. */
+const isTurned = ({ operation }: Step): boolean => operation?.turns !== undefined && (operation.rpm ?? 0) > 0;
 
 function OneStep({ what, step, tools, drive, onDone }: StepChoiceProps & { what: Exclude<What, 'after'> }) {
   const deciding = useDeciding();
