@@ -54,7 +54,8 @@ export async function shownStage(
         part={made.parts[0]}
         leads
         ways={ways}
-        setWays={(changed) => {
+        changeWays={(change) => {
+          const changed = change(ways);
           kept.push(changed);
           setWays(changed);
         }}

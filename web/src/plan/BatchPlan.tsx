@@ -63,7 +63,7 @@ function Kept({ batch }: { batch: BatchDetail }) {
       part={plan.parts[0]}
       leads={leads}
       ways={ways}
-      setWays={(changed) => setWanted(orderWithWays(inputs.order, leads ? null : shown, changed))}
+      changeWays={(change) => setWanted(orderWithWays(inputs.order, leads ? null : shown, change(ways)))}
     >
       <WorkScreen
         title={

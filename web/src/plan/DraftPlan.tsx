@@ -1,6 +1,6 @@
 import { airOf, dryingWood, inputsOfPart, planOfPart, type PlanInputs, type Stage } from '@compas/core';
 import { useQuery } from '@tanstack/react-query';
-import { memo, useCallback, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { createBatch, type NewBatch } from '../api/batches.js';
 import { draftsQuery, dropDraft, type Draft as LeftDraft } from '../api/drafts.js';
@@ -21,10 +21,11 @@ import { KeepPlan } from './KeepPlan.js';
 import { LayAside } from './LayAside.js';
 import { OrderBand } from './OrderBand.js';
 import { DecidingHere } from './own/DecidingHere.js';
-import { waysText } from './own/waysInAddress.js';
+import { waysIn, waysText } from './own/waysInAddress.js';
 import { PartSwitch } from './PartSwitch.js';
 import { stageOf } from './stages.js';
 import { LeftBefore, TakenUp } from './TakenUp.js';
+import { useChoose, type ChooseAll } from './useChoose.js';
 import { choicesIn, useKeptChoices, type Begun, type KeptChoices } from './useKeptChoices.js';
 import { StageStrip } from './StageStrip.js';
 import { StageWork } from './StageWork.js';
@@ -94,7 +95,7 @@ function Drafting({ pattern, held, kits, bundles, edited, taken, begun }: Drafti
   const { plan, of, error } = usePlan(inputs);
   // what the plan that is shown was asked with: everything is drawn anew once, when the next one is there
   const [asked] = useState(() => new WeakMap<PlanInputs, Asked>());
-  asked.set(inputs, { draft, query: search.size > 0 ? `?${search.toString()}` : '' });
+  asked.set(inputs, { draft, query: queryOf(search) });
   const setAll = useChoose();
   if (error) throw error;
   const planned = of && asked.get(of);
@@ -117,35 +118,12 @@ function madeFor(search: URLSearchParams): Pick<NewBatch, 'customer' | 'orderId'
   return orderId === null ? { customer: search.get(FOR)?.trim() || STOCK } : { orderId };
 }
 
+const queryOf = (search: URLSearchParams): string => (search.size > 0 ? `?${search.toString()}` : '');
+
 /** What a plan was asked with. */
 interface Asked {
   draft: Draft;
   query: string;
-}
-
-/** Puts choices into the address together. */
-type ChooseAll = (changed: Record<string, string | null>) => void;
-
-/** Puts choices into the address as it is when they are chosen; the same function for good. */
-function useChoose(): ChooseAll {
-  const [, setSearch] = useSearchParams();
-  const latest = useRef(setSearch);
-  useLayoutEffect(() => {
-    latest.current = setSearch;
-  });
-  return useCallback((changed) => {
-    latest.current(
-      (before) => {
-        const after = new URLSearchParams(before);
-        for (const [key, value] of Object.entries(changed))
-          if (value === null) after.delete(key);
-          else after.set(key, value);
-        return after;
-      },
-      // at once, not when there is time: the plan waits for it
-      { replace: true, flushSync: true },
-    );
-  }, []);
 }
 
 /** Takes every choice back, and what was kept of them. */
@@ -188,6 +166,8 @@ const Drafted = memo(function Drafted(props: DraftedProps) {
   const search = useMemo(() => new URLSearchParams(query), [query]);
   // whoever goes on before the plan is there takes along what he has just chosen
   const [here] = useSearchParams();
+  // and what he keeps is what he has chosen, not what was planned a moment before
+  const planned = queryOf(here) === query;
   // who begins an order says at its first stage what it is; from then on it is a line of words
   const [open, setOpen] = useState(stage === 'stock' && !search.has('pieces'));
   const show = (partId: string) => set(SHOWN, partId === first ? null : partId);
@@ -202,7 +182,7 @@ const Drafted = memo(function Drafted(props: DraftedProps) {
       ? `/patterns/${pattern.id}`
       : wanted === 'run' || wanted === 'twins'
         ? null
-        : `/patterns/${pattern.id}/plan/${wanted}${here.size > 0 ? `?${here}` : ''}`;
+        : `/patterns/${pattern.id}/plan/${wanted}${queryOf(here)}`;
   const keep = (past: readonly OwnWay[]) =>
     create.mutate(
       {
@@ -229,7 +209,7 @@ const Drafted = memo(function Drafted(props: DraftedProps) {
       part={plan.parts[0]}
       leads={shown === first}
       ways={ways}
-      setWays={(changed) => choose('ways', waysText(changed))}
+      changeWays={(change) => choose('ways', (now) => waysText(change(waysIn(now))))}
       wider={wider}
     >
       <WorkScreen
@@ -265,6 +245,7 @@ const Drafted = memo(function Drafted(props: DraftedProps) {
                 search={search}
                 pieces={draft.order.pieces}
                 due={draft.order.due}
+                planned={planned}
                 kept={keptChoices}
               />
               {edited ? (
@@ -272,7 +253,12 @@ const Drafted = memo(function Drafted(props: DraftedProps) {
                   ▲ Planned with what is not saved yet: save the pattern, then keep the plan
                 </Link>
               ) : (
-                <KeepPlan findings={plan.findings} pending={create.isPending} onKeep={keep} />
+                <KeepPlan
+                  findings={plan.findings}
+                  planned={planned}
+                  pending={create.isPending}
+                  onKeep={keep}
+                />
               )}
             </OrderBand>
             <Trouble error={create.error} />

@@ -17,7 +17,7 @@ import {
 } from '@compas/core';
 import { Select } from 'antd';
 import { Length, Say } from '../ui/Length.js';
-import { withDrillChoice, type Choose } from './draft.js';
+import { drillChoices, withDrillChoice, type Choose } from './draft.js';
 import { FittingWays } from './FittingWays.js';
 import { AlwaysSo } from './own/AlwaysSo.js';
 import { PATTERN_ONLY } from './own/deciding.js';
@@ -195,7 +195,9 @@ function MomentAndSetup({ bore, across, part, inputs, choose }: MomentProps) {
   const { moment = 'square blank', setup = 'drill press' } = bore;
   const holeId = wholeHole(bore.id);
   const take = (change: { moment?: DrillMoment; setup?: DrillSetup }) =>
-    choose?.('holes', withDrillChoice(inputs.order.drilling ?? [], { holeId, moment, setup, ...change }));
+    choose?.('holes', (chosen) =>
+      withDrillChoice(drillChoices(chosen), { holeId, moment, setup, ...change }),
+    );
   return (
     <div className="bore-way">
       {choose ? (

@@ -5,9 +5,12 @@ import { useState } from 'react';
 import { randomId } from '../api/randomId.js';
 import { sessionQuery } from '../api/session.js';
 import { Say } from '../ui/Length.js';
+import { useOncePlanned } from './useOncePlanned.js';
 
 interface KeepPlanProps {
   findings: readonly Finding[];
+  /** they are those of what is chosen; false while its plan is on its way */
+  planned?: boolean;
   pending: boolean;
   /** what the button says */
   words?: string;
@@ -19,6 +22,7 @@ interface KeepPlanProps {
 /** Keeps a plan. Where something of it stops, it asks once, and the reason is kept with the plan. */
 export function KeepPlan({
   findings,
+  planned = true,
   pending,
   words = 'Keep the plan',
   disabled = false,
@@ -36,15 +40,10 @@ export function KeepPlan({
       by: session.data?.userName ?? '',
       at: new Date().toISOString(),
     }));
+  const { press, waits } = useOncePlanned(planned, () => (stops.length === 0 ? onKeep([]) : setAsked(true)));
   if (!asked || stops.length === 0)
     return (
-      <Button
-        type="primary"
-        size="large"
-        loading={pending}
-        disabled={disabled}
-        onClick={() => (stops.length === 0 ? onKeep([]) : setAsked(true))}
-      >
+      <Button type="primary" size="large" loading={pending || waits} disabled={disabled} onClick={press}>
         {words}
       </Button>
     );
@@ -55,7 +54,7 @@ export function KeepPlan({
       aria-label="Keep it all the same"
       onSubmit={(e) => {
         e.preventDefault();
-        if (why.trim() !== '' && final.length === 0) onKeep(past());
+        if (why.trim() !== '' && final.length === 0 && planned) onKeep(past());
       }}
     >
       <p>
@@ -78,7 +77,7 @@ export function KeepPlan({
             className="w-line"
             onChange={(e) => setWhy(e.target.value)}
           />
-          <Button htmlType="submit" type="primary" disabled={why.trim() === ''} loading={pending}>
+          <Button htmlType="submit" type="primary" disabled={why.trim() === '' || !planned} loading={pending}>
             Go past and keep it
           </Button>
         </>

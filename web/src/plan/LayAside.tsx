@@ -8,48 +8,52 @@ import { FOR, LINES, ORDER } from '../ui/planAddress.js';
 import { Trouble } from '../ui/Trouble.js';
 import { STOCK } from './ForWhom.js';
 import type { KeptChoices } from './useKeptChoices.js';
+import { useOncePlanned } from './useOncePlanned.js';
 
 interface LayAsideProps {
   patternId: string;
   search: URLSearchParams;
   pieces: number;
   due: string | null;
+  /** these are what is chosen; false while its plan is on its way */
+  planned: boolean;
   /** what was kept of it goes into the order */
   kept: KeptChoices;
 }
 
 /** Keeps a plan that is not ready as a line of an order, with all that was chosen; it waits on the Bench. */
-export function LayAside({ patternId, search, pieces, due, kept }: LayAsideProps) {
+export function LayAside({ patternId, search, pieces, due, planned, kept }: LayAsideProps) {
   const navigate = useNavigate();
   const orders = useQuery({ ...ordersQuery, throwOnError: false }).data ?? [];
   const into = orders.find((o) => o.id === search.get(ORDER)) ?? null;
   const put = useChange(putAside, 'orders', 'drafts');
+  const { press, waits } = useOncePlanned(planned, () =>
+    put.mutate(
+      {
+        into,
+        customer: search.get(FOR)?.trim() || STOCK,
+        due,
+        line: { patternId, pieces, choices: search.toString() },
+        isDraft: kept.isOwn(),
+      },
+      {
+        onSuccess: () => {
+          kept.settle();
+          void navigate('/');
+        },
+      },
+    ),
+  );
   // what is planned for a line is kept with it as it is chosen
   if (search.has(LINES)) return null;
   return (
     <>
       <Button
         size="large"
-        loading={put.isPending}
+        loading={put.isPending || waits}
         // an order that is not known yet is not taken for none
         disabled={search.has(ORDER) && into === null}
-        onClick={() =>
-          put.mutate(
-            {
-              into,
-              customer: search.get(FOR)?.trim() || STOCK,
-              due,
-              line: { patternId, pieces, choices: search.toString() },
-              isDraft: kept.isOwn(),
-            },
-            {
-              onSuccess: () => {
-                kept.settle();
-                void navigate('/');
-              },
-            },
-          )
-        }
+        onClick={press}
       >
         Lay it aside
       </Button>

@@ -37,7 +37,7 @@ export function Replan({ batch, order, onDone }: ReplanProps) {
   const workshop = useQuery(workshopQuery);
   const kits = useQuery(kitsQuery);
   const bundles = useQuery(dryingQuery);
-  const [after, setAfter] = useState<Plan | null>(null);
+  const [made, setMade] = useState<{ plan: Plan; order: PlanOrder } | null>(null);
   const [failed, setFailed] = useState<Error | null>(null);
   const replan = useChange(replanBatch, 'batches');
   const { inputs, plan } = batch.snapshot;
@@ -48,10 +48,15 @@ export function Replan({ batch, order, onDone }: ReplanProps) {
     const now = { ...inputs, order, workshop: workshop.data.body, stock: { kits: kits.data, drying } };
     void planning()
       .plan(now)
-      .then(setAfter, (error: Error) => setFailed(error));
+
+      .then(
+        (plan) => setMade({ plan, order }),
+        (error: Error) => setFailed(error),
+      );
   }, [workshop.data, kits.data, bundles.data, inputs, order]);
   if (failed) return <p role="alert">▲ No plan could be made with what is there now: {failed.message}</p>;
-  if (after === null) return null;
+  if (made === null) return null;
+  const { plan: after } = made;
   const words = planDifference(plan, after);
   const steps = stepsOfPlan(plan);
   const { pieces } = progressOf(batch.lots, batch.events, steps);
@@ -92,6 +97,7 @@ export function Replan({ batch, order, onDone }: ReplanProps) {
       <Trouble error={replan.error} />
       <KeepPlan
         findings={after.findings}
+        planned={made.order === order}
         pending={replan.isPending}
         words={`Keep it as plan ${batch.planVersion + 1}`}
         disabled={words.length === 0}

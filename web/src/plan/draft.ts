@@ -29,8 +29,11 @@ export interface Draft {
   schools: Schools;
 }
 
-/** Puts one choice of a plan into its address; null takes it out. */
-export type Choose = (key: string, value: string | null) => void;
+/** What a choice becomes in the address; null takes it out. A function is given what stands there by then. */
+export type Chosen = string | null | ((before: string | null) => string | null);
+
+/** Puts one choice of a plan into its address. */
+export type Choose = (key: string, value: Chosen) => void;
 
 const USUAL_PIECES = 12;
 export const NO_FINISH = 'none';

@@ -23,6 +23,7 @@ const laid = (orders: object[], at: string) => {
       patternId="p1"
       search={search}
       pieces={7}
+      planned
       due="2026-03-20"
       kept={{ isOwn: () => isDraft, settle: () => laidAside++ }}
     />,

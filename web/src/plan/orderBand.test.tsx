@@ -4,9 +4,10 @@ import { useSearchParams } from 'react-router';
 import { exampleInputs } from '../../../core/src/plan/exampleShop.js';
 import { line, order } from '../../test/exampleOrders.js';
 import { answering, choose, shownInApp } from '../../test/inApp.js';
-import { draftFrom } from './draft.js';
+import { draftFrom, type Choose } from './draft.js';
 import { ForWhom, WhomWords } from './ForWhom.js';
 import { OrderBand } from './OrderBand.js';
+import { useChoose } from './useChoose.js';
 
 const { pattern, workshop } = exampleInputs(3);
 const parts = [
@@ -17,18 +18,11 @@ const woods = [{ id: 'w1', label: 'Plum, split', readyOn: '2026-05-02' }] as nev
 
 /** The band as the planning screen uses it: its choices live in the address. */
 function Band() {
-  const [search, setSearch] = useSearchParams();
+  const [search] = useSearchParams();
   const draft = draftFrom(search, pattern, workshop, Date.UTC(2026, 2, 2, 8, 20));
-  const setAll = (changed: Record<string, string | null>) =>
-    setSearch((before) => {
-      const next = new URLSearchParams(before);
-      for (const [key, value] of Object.entries(changed))
-        if (value === null) next.delete(key);
-        else next.set(key, value);
-      return next;
-    });
+  const setAll = useChoose();
   const [open, setOpen] = useState(true);
-  const set = (key: string, value: string | null) => setAll({ [key]: value });
+  const set: Choose = (key, value) => setAll({ [key]: value });
   return (
     <>
       <OrderBand

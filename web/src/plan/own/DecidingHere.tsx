@@ -23,14 +23,15 @@ interface DecidingHereProps {
   leads: boolean;
   /** what is decided for this order of this part */
   ways: readonly OwnWay[];
-  setWays: (ways: OwnWay[]) => void;
+  /** changes them as they are by then: what was decided a moment ago, and is not planned yet, stays */
+  changeWays: (change: (ways: readonly OwnWay[]) => OwnWay[]) => void;
   /** where wider decisions are kept; nothing wider can be decided without. What is edited of a pattern is saved by its editor alone */
   wider?: { pattern: Pattern; edited: boolean; workshop: WorkshopDetail };
   children: ReactNode;
 }
 
 /** Lets everything below decide otherwise: for the order at once, for pattern and workshop by saving them. */
-export function DecidingHere({ part, leads, ways, setWays, wider, children }: DecidingHereProps) {
+export function DecidingHere({ part, leads, ways, changeWays, wider, children }: DecidingHereProps) {
   const session = useQuery(sessionQuery);
   const by = session.data?.userName ?? '';
   const pattern = useChange(savePattern, 'patterns');
@@ -49,7 +50,7 @@ export function DecidingHere({ part, leads, ways, setWays, wider, children }: De
       at: new Date().toISOString(),
     });
     const change = (scope: WayScope, changed: <T extends OwnWay>(ways: readonly T[]) => T[]) => {
-      if (scope === 'order') return setWays(changed(ways));
+      if (scope === 'order') return changeWays(changed);
       if (!wider) return;
       if (scope === 'pattern') {
         const { id, name, version, body } = wider.pattern;
@@ -82,16 +83,16 @@ export function DecidingHere({ part, leads, ways, setWays, wider, children }: De
       takeBack: ({ way, scope }: ScopedWay) =>
         change(isWide(scope) ? 'workshop' : scope, (all) => all.filter((w) => w.id !== way.id)),
       stopAgain: (finding) =>
-        setWays(ways.filter(({ decides: d }) => d.kind !== 'past' || d.finding !== finding)),
+        changeWays((all) => all.filter(({ decides: d }) => d.kind !== 'past' || d.finding !== finding)),
       reorder: (orders) =>
-        setWays([
-          ...ways.filter((w) => w.decides.kind !== 'before'),
+        changeWays((all) => [
+          ...all.filter((w) => w.decides.kind !== 'before'),
           ...orders.map(({ first, then }) => made({ kind: 'before', first, then }, '')),
         ]),
       pending,
       error,
     };
-  }, [by, part, leads, ways, habits, setWays, wider, save, saveHabits, pending, error]);
+  }, [by, part, leads, ways, habits, changeWays, wider, save, saveHabits, pending, error]);
   return (
     <DecidingContext value={deciding}>
       {children}
