@@ -183,7 +183,8 @@ const Drafted = memo(function Drafted(props: DraftedProps) {
       : wanted === 'run' || wanted === 'twins'
         ? null
         : `/patterns/${pattern.id}/plan/${wanted}${queryOf(here)}`;
-  const keep = (past: readonly OwnWay[]) =>
+  const keep = (past: readonly OwnWay[]) => {
+    keptChoices.hold();
     create.mutate(
       {
         patternId: pattern.id,
@@ -200,8 +201,10 @@ const Drafted = memo(function Drafted(props: DraftedProps) {
           keptChoices.settle();
           void navigate(`/batches/${batch.id}/${stage}`);
         },
+        onError: keptChoices.release,
       },
     );
+  };
   const ways = useMemo(() => ofPart.order.ways ?? [], [ofPart]);
   const wider = useMemo(() => ({ pattern, edited, workshop: held }), [pattern, edited, held]);
   return (

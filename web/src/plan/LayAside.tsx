@@ -27,7 +27,8 @@ export function LayAside({ patternId, search, pieces, due, planned, kept }: LayA
   const orders = useQuery({ ...ordersQuery, throwOnError: false }).data ?? [];
   const into = orders.find((o) => o.id === search.get(ORDER)) ?? null;
   const put = useChange(putAside, 'orders', 'drafts');
-  const { press, waits } = useOncePlanned(planned, () =>
+  const { press, waits } = useOncePlanned(planned, () => {
+    kept.hold();
     put.mutate(
       {
         into,
@@ -41,9 +42,10 @@ export function LayAside({ patternId, search, pieces, due, planned, kept }: LayA
           kept.settle();
           void navigate('/');
         },
+        onError: kept.release,
       },
-    ),
-  );
+    );
+  });
   // what is planned for a line is kept with it as it is chosen
   if (search.has(LINES)) return null;
   return (

@@ -25,7 +25,12 @@ const laid = (orders: object[], at: string) => {
       pieces={7}
       planned
       due="2026-03-20"
-      kept={{ isOwn: () => isDraft, settle: () => laidAside++ }}
+      kept={{
+        isOwn: () => isDraft,
+        hold: () => undefined,
+        release: () => undefined,
+        settle: () => laidAside++,
+      }}
     />,
     {
       at: '/patterns/p1/plan',
@@ -156,6 +161,17 @@ describe('what is chosen for an ordered line', () => {
     rerender(<Choosing address="" />);
     await act(() => jest.advanceTimersByTimeAsync(2000));
     expect(asked.filter((a) => a.method === 'DELETE').map((a) => a.path)).toEqual(['/api/drafts/p1']);
+  });
+
+  it('is not written down any more while it is being kept as a batch, and is when that fails', async () => {
+    const asked = answering({ 'PUT /api/drafts/p1': () => ({ status: 204 }) });
+    const { rerender } = render(<Choosing address="pieces=6" begun="this" />);
+    rerender(<Choosing address="pieces=7" begun="this" />);
+    held.hold();
+    await act(() => jest.advanceTimersByTimeAsync(2000));
+    expect(puts(asked)).toEqual([]);
+    await act(() => Promise.resolve(held.release()));
+    expect(puts(asked)).toEqual([{ path: '/api/drafts/p1', body: { choices: 'pieces=7' } }]);
   });
 
   it('begins a draft at once where an address brings choices and none is there', async () => {

@@ -22,6 +22,10 @@ export type Begun = 'nothing' | 'this' | 'another';
 export interface KeptChoices {
   /** the draft of the pattern is this plan, so that it goes with it */
   isOwn: () => boolean;
+  /** it is being kept as a batch or a line: nothing more of it is written down as a draft meanwhile */
+  hold: () => void;
+  /** it could not be kept, and is a draft still */
+  release: () => void;
   /** what is chosen has become a batch or a line, and is no draft any more */
   settle: () => void;
 }
@@ -39,9 +43,11 @@ export function useKeptChoices(patternId: string, search: URLSearchParams, begun
   const kept = useRef(lines === '' && begun === 'nothing' ? '' : choices);
   const own = useRef(begun !== 'another');
   const waiting = useRef<(() => void) | null>(null);
+  const held = useRef(false);
   useEffect(() => {
     if (kept.current === choices) return;
     waiting.current = () => {
+      if (held.current) return;
       waiting.current = null;
       kept.current = choices;
       if (lines !== '') return void keep(client, lines, choices);
@@ -56,6 +62,13 @@ export function useKeptChoices(patternId: string, search: URLSearchParams, begun
   return useMemo(
     () => ({
       isOwn: () => own.current && lines === '',
+      hold: () => {
+        held.current = true;
+      },
+      release: () => {
+        held.current = false;
+        waiting.current?.();
+      },
       settle: () => {
         waiting.current = null;
         kept.current = choices;

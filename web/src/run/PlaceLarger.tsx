@@ -21,6 +21,7 @@ export function PlaceLarger({ standing, outline, look }: PlaceLargerProps) {
   const [a, b] = [work.x0, work.x1].map((at) => frame.at((at - pieceAt) * pieceRuns)) as [number, number];
   return (
     <g
+      className="lens"
       transform={`translate(${x} ${y})`}
       role="img"
       aria-label={`The place, ${times.toFixed(1)} times larger`}
