@@ -21,7 +21,7 @@ export interface Schedule {
   end: string;
   elapsedMinutes: number;
   handsOnMinutes: number;
-  /** of the hands-on time: setting up and putting pieces back on the lathe */
+  /** of the hands-on time: setting up, putting pieces back on the lathe and laying its belt */
   setupMinutes: number;
   setups: number;
   spans: StepSpan[];
@@ -37,6 +37,10 @@ interface Bench {
   state: Map<string, string>;
   /** blank on the lathe */
   onLathe: number | null;
+  /** speed that its belt lies for, rpm; null before it is first laid */
+  belt: number | null;
+  /** minutes to lay it for another; 0 where the lathe needs none */
+  beltMinutes: number;
   setups: number;
   setupMinutes: number;
   handsOn: number;
@@ -47,6 +51,7 @@ interface Bench {
  * Plays the batch through for one maker: every step of every piece in the school's order, inside
  * working hours, waits running beside: they keep back only what is locked by them. By piece, the maker goes on
  * with the next piece while one waits. By operation, nobody goes on before all pieces have been through it.
+ * @param beltMinutes to lay the belt for another speed; 0 where the lathe needs none
  */
 export function scheduleBatch(
   steps: readonly Step[],
@@ -54,12 +59,15 @@ export function scheduleBatch(
   hours: WorkingHours,
   start: WallMinutes,
   school: BatchingSchool,
+  beltMinutes = 0,
 ): Schedule {
   const bench: Bench = {
     days: new WorkDays(),
     free: start,
     state: new Map(),
     onLathe: null,
+    belt: null,
+    beltMinutes,
     setups: 0,
     setupMinutes: 0,
     handsOn: 0,
@@ -238,7 +246,16 @@ function preparation(bench: Bench, step: Step, blank: number): number {
   if (place === 'lathe') {
     if (bench.onLathe !== blank) minutes += step.remountMinutes;
     bench.onLathe = blank;
+    minutes += relaid(bench, step);
   }
   bench.setupMinutes += minutes;
   return minutes;
+}
+
+/** Minutes to lay the belt for what a step turns at; a lathe that stands needs none. */
+function relaid(bench: Bench, { operation }: Step): number {
+  const rpm = operation?.rpm ?? 0;
+  if (rpm === 0 || rpm === bench.belt) return 0;
+  bench.belt = rpm;
+  return bench.beltMinutes;
 }

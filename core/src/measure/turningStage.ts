@@ -4,6 +4,7 @@ export const TURNING_STAGES = [
   'mark',
   'size',
   'shape',
+  'off axis',
   'sand',
   'texture',
   'burn',

@@ -10,6 +10,7 @@ import {
   type Stage,
 } from '../measure/index.js';
 import { partJoinFindings, type PatternBody } from '../pattern/index.js';
+import { beltMinutes } from '../turning/index.js';
 import type { Workshop } from '../workshop/index.js';
 import { shaftOf } from '../assembly/index.js';
 import { gonePast, pastStops } from './ways/gonePast.js';
@@ -74,7 +75,7 @@ export function plan(
   const start = Math.max(...planned.map((p, i) => wallMinutes(startWithWood(p.order, woods[i] ?? null))));
   const steps = stepsOfPlan({ parts, ...(item ? { item } : {}) });
   const schedule = (school: Schools['batching']) =>
-    scheduleBatch(steps, lotsOf(parts), workshop.hours, start, school);
+    scheduleBatch(steps, lotsOf(parts), workshop.hours, start, school, beltMinutes(workshop.lathe.drive));
   const schedules: Record<BatchingSchool, Schedule> = {
     'by-piece': schedule('by-piece'),
     'by-operation': schedule('by-operation'),
@@ -226,7 +227,7 @@ function timeFigures(schedule: Schedule, parts: readonly PartPlan[], steps: read
       value: schedule.handsOnMinutes,
       unit: 'min',
       working: {
-        rule: 'Minutes of every step of every piece + set-ups + putting pieces back on the lathe.',
+        rule: 'Minutes of every step of every piece + set-ups + putting pieces back on the lathe + laying its belt.',
         source: 'usual minutes, typical, unchecked',
         school: schedule.school,
         inputs: [

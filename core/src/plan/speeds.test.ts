@@ -1,10 +1,22 @@
 import { materialById } from '../material/index.js';
-import { hasWood, outlineOf, outOf, STARTING_FORMS, type Body, type Placement } from '../pattern/index.js';
+import { dim } from '../measure/index.js';
+import {
+  hasWood,
+  outlineOf,
+  outOf,
+  STARTING_FORMS,
+  type Body,
+  type Part,
+  type PatternBody,
+  type Placement,
+  type Turning,
+} from '../pattern/index.js';
 import type { MountKind } from '../mounting/index.js';
 import { play, type Shop } from '../route/index.js';
 import { fastestSlender, keptBelt, speedFor } from '../turning/index.js';
 import type { Drive } from '../workshop/index.js';
 import { exampleInputs } from './exampleShop.js';
+import { plan } from './index.js';
 import { routed } from '../../test/exampleRoute.js';
 
 const ANGLES = Array.from({ length: 8 }, (_, i) => (i * Math.PI) / 4);
@@ -71,6 +83,43 @@ describe('the speed of an operation', () => {
 
   it('is no faster than what is long and thin may turn', () => {
     expect([14, 16, 26].map(fastestSlender)).toEqual([Infinity, 2000, 1200]);
+  });
+});
+
+describe('what does not run round', () => {
+  const range: Drive = { kind: 'range', slowest: 250, fastest: 3600 };
+  const onRange = { ...workshop, lathe: { ...workshop.lathe, drive: range } };
+  const hooked = (shift: number): PatternBody => {
+    const { pattern } = exampleInputs(1);
+    const body = { kind: 'cylinder' as const, id: 'body', length: dim(70) };
+    const hook: Turning = {
+      id: 't2',
+      startDiameter: dim(10),
+      axis: { shift: dim(shift), direction: 0, tilt: 0, along: dim(20) },
+      elements: [{ kind: 'cylinder', id: 'hook', length: dim(10) }],
+    };
+    const turnings: Part['turnings'] = [{ id: 't1', startDiameter: dim(18), elements: [body] }, hook];
+    const [part] = pattern.parts;
+    return { ...pattern, kind: 'other', hardware: [], joins: [], parts: [{ ...part, holes: [], turnings }] };
+  };
+
+  it('is turned off its axis at a thousand at most, however thin it is, and is rubbed no faster', () => {
+    const { stock, order } = exampleInputs(1);
+    const { steps } = plan(hooked(3), onRange, stock, { ...order, mount: null }, schools).parts[0];
+    const off = steps.flatMap(({ operation: o }) => (o?.turns === 'off axis' ? [o] : []));
+    expect(off.map((o) => o.kind)).toEqual(['turn about a further axis', 'sand a further axis']);
+    expect(off.every((o) => (o.rpm ?? 0) > 0 && (o.rpm ?? 0) <= 1000)).toBe(true);
+    expect(steps.find((s) => s.operation?.turns === 'shape')?.operation?.rpm).toBeGreaterThan(1000);
+  });
+
+  it('is switched on at the slowest that a lathe with a range goes, and the step says how slow', () => {
+    const { stock, order } = exampleInputs(1);
+    const said = (shop: typeof workshop) =>
+      plan(hooked(3), shop, stock, { ...order, mount: null }, schools)
+        .parts[0].steps.filter((s) => s.words.some((w) => w.startsWith('Switch on at 250 rpm')))
+        .map((s) => s.operation?.kind);
+    expect(said(onRange)).toEqual(['rough', 'turn about a further axis']);
+    expect(said({ ...workshop, lathe: { ...workshop.lathe, drive: { kind: 'treadle' } } })).toEqual([]);
   });
 });
 

@@ -2,7 +2,7 @@ import { len } from '../measure/index.js';
 import { radiusAt, type Segment } from '../pattern/index.js';
 import { datumPlace, type DatumPlace } from './datum.js';
 import { saidAs } from './kinds/kindRow.js';
-import { kindRow } from './kinds/operationKinds.js';
+import { doesOf, kindRow } from './kinds/operationKinds.js';
 import type { Lengths, Operation } from './operation.js';
 import { profileSaid, segmentsOf } from './saidProfile.js';
 import { woodOf, type Shop, type Wood } from './shop.js';
@@ -14,9 +14,12 @@ export function profileWords(operation: Operation, before: Shop, lengths: Length
   const wood = woodOf(before, operation.on[0] ?? '');
   const place = profile && wood ? datumPlace(wood, profile.from, lengths) : null;
   if (!profile || !place || !wood) return [];
+  const isHollow = doesOf(operation.kind) === 'hollow';
   const begins = `From ${place.words}${beforeFinished(wood, place, operation.place)}`;
+  const words = (stop: Stop, i: number, n: number) => stopWords(stop, pointWords(isHollow, i + n === 0));
   return inGroups(stopsOf(told(segmentsOf(profile)), leave)).map(
-    (group, i) => `${i === 0 ? begins : 'On from there'}: ${group.map(stopWords).join(' → ')}.`,
+    (group, i) =>
+      `${i === 0 ? begins : 'On from there'}: ${group.map((stop, n) => words(stop, i, n)).join(' → ')}.`,
   );
 }
 
@@ -36,10 +39,14 @@ const NOTHING = 0.05;
 /** A curve that stands off by less than this is read as straight, mm. */
 const STRAIGHT = 0.05;
 
-function stopWords({ x, across, off }: Stop): string {
+/** Where nothing is left across: the bottom of a bowl lies in the middle, an outside begins or runs out at a point. */
+const pointWords = (isHollow: boolean, isFirst: boolean): string =>
+  isHollow ? 'in the middle' : isFirst ? 'from a point' : 'to a point';
+
+function stopWords({ x, across, off }: Stop, point: string): string {
   const curve = Math.abs(off) < STRAIGHT ? '' : ` (${off > 0 ? 'round' : 'hollow'} by ${len(Math.abs(off))})`;
   const place = Math.abs(x) < NOTHING ? 'at it' : len(x);
-  return `${place} ${across < NOTHING ? 'in the middle' : `⌀ ${len(across)}`}${curve}`;
+  return `${place} ${across < NOTHING ? point : `⌀ ${len(across)}`}${curve}`;
 }
 
 /** How far the finished end lies behind the one that is measured from, while waste still stands before it. */

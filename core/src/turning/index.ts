@@ -1,4 +1,4 @@
-export { fastestSlender, keptBelt, type SpeedChoice, speedFor } from './speed.js';
+export { fastestSlender, beltMinutes, keptBelt, type SpeedChoice, speedFor } from './speed.js';
 export { againstSpeed, setSpeed, type SpeedLimits } from './setSpeed.js';
 export { type ChosenTool, type Cut, cutWords, orderOfCuts, toolChangesOf } from './cuts.js';
 export { brokenOrders, cutsInOrder, type CutsBefore, ordersFrom } from './cutOrder.js';

@@ -43,6 +43,8 @@ const PACES: Record<TurningStage, Pace> = {
   mark: { inBand: -1.5, ofCut: 0.15, slowest: true },
   size: { inBand: 0.4, ofCut: 0.8 },
   shape: { inBand: 0.8, ofCut: 1 },
+  // wood swings past beside its axis: nothing balances it, and the tool meets it on part of each turn
+  'off axis': { inBand: -0.6, ofCut: 0.5, atMost: 1000 },
   sand: { inBand: -0.9, ofCut: 0.45 },
   texture: { inBand: -0.9, ofCut: 0.45, atMost: 1000 },
   burn: { inBand: 0.8, ofCut: 1 },
@@ -173,6 +175,10 @@ const slowestOf = (drive: Drive): number | null =>
 
 /** A belt stays where it is while that is no faster than wished, and no slower than this share of it (typical, unchecked). */
 const BELT_STAYS = 0.65;
+
+/** Minutes to lay the belt for another speed; none where the lathe has a range. Bench practice, typical, unchecked. */
+export const beltMinutes = ({ kind }: Drive): number => (kind === 'pulleys' ? BELT : 0);
+const BELT = 0.5;
 
 /** The speed of what comes next, where the lathe runs at one already: few changes of a belt are worth a little speed. */
 export function keptBelt(

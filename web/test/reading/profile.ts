@@ -67,7 +67,7 @@ export const differs = (what: string, read: number | undefined, is: number, by: 
     : [`${what}: ${read ?? 'nothing'} is read, ${is} is done`];
 
 const STOP = new RegExp(
-  String.raw`(at it|${L}) (in the middle|⌀ ${L})(?: \((round|hollow) by (${L})\))?`,
+  String.raw`(at it|${L}) (in the middle|from a point|to a point|⌀ ${L})(?: \((round|hollow) by (${L})\))?`,
   'g',
 );
 
@@ -82,7 +82,7 @@ function toldProfile(words: string, runs: (mm: number) => number): Place[] | nul
     [...group.matchAll(STOP)].forEach(([, x = '', across = '', way, off], i) => {
       const at = {
         x: runs(x === 'at it' ? 0 : mmOf(x)),
-        r: across === 'in the middle' ? 0 : mmOf(across.slice(2)) / 2,
+        r: across.startsWith('⌀') ? mmOf(across.slice(2)) / 2 : 0,
       };
       const last = places.at(-1);
       if (i === 0 && last) return;

@@ -51,6 +51,7 @@ export function routeWork(
     across: draft.crossDrilling ?? [],
     layout: draft.layout,
     speedOf: speedOf(draft, inputs),
+    firstStart: inputs.workshop.lathe.drive.kind === 'range' ? inputs.workshop.lathe.drive.slowest : null,
     sweptSpeeds: sweptSpeeds(part, draft, inputs),
     fits: fitsOf(draft, inputs),
     trial: trialOf(draft),

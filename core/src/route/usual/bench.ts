@@ -231,6 +231,14 @@ export class Bench {
     return { turns: stage, words: choice.words, ...(choice.rpm === null ? {} : { rpm: choice.rpm }) };
   }
 
+  /** What does not run round is switched on slowly and watched before it turns as fast as it is cut. */
+  firstStart(because: string): string[] {
+    const { firstStart } = this.work;
+    return firstStart === null
+      ? []
+      : [`Switch on at ${firstStart} rpm, ${because}; no faster until it runs without shaking.`];
+  }
+
   /** A short stretch amid what shaping an element left; null where it has none, or a square stays. */
   amid({ element }: Outline['spans'][number]): SurfaceRef | null {
     const skin = this.now.body.skins.find((s) => s.id === this.shapeId(element.id));

@@ -80,7 +80,8 @@ export function hollowSides(bench: Bench): void {
       title: `In the wooden jaws, the face of the ${name} outwards`,
       words: [
         ...(work.coats.some((c) => c.turning) ? ['Line the jaws with cloth: the outside is finished.'] : []),
-        'What stands out beyond the jaws sweeps: turn it by hand once, rest locked, stand clear, and go slower than for anything else on this piece.',
+        'What stands out beyond the jaws sweeps: turn it by hand once, rest locked, stand clear.',
+        ...bench.firstStart('it sweeps'),
       ],
       minutes: each(2 * MINUTES.mount),
     });
@@ -175,7 +176,7 @@ function finishInside(bench: Bench, { id, name }: Hollow): void {
       },
     ],
     title: `Finish the ${name} as the outside`,
-    words: [`Put on ${turning.map((c) => c.name).join(', then ')}, on a pad, the lathe slow.`],
+    words: [`Put on ${turning.map((c) => c.name).join(', then ')}, on a pad.`],
     speed: swept(bench, id, 'finish slow'),
     minutes: each(turning.reduce((sum, c) => sum + c.minutes, 0)),
   });

@@ -82,7 +82,7 @@ export function freeRings(bench: Bench): void {
         piece: { partId: ring.id, n: writer.place ?? 1 },
         title: `Free the ${ring.name}`,
         words: [
-          `Hooked tool from the one side to the middle, then from the other; ${len(place.inside)} across inside. It drops on the shaft: slow down before the last wood goes.`,
+          `Hooked tool from the one side to the middle, then from the other; ${len(place.inside)} across inside. It drops on the shaft when the last wood goes: cut that lightly.`,
         ],
         tool: 'hooked tool',
         speed: bench.speed('part off'),

@@ -86,6 +86,7 @@ function roundWords(bench: Bench, stretch: RoughStretch): string[] {
   return [
     ...(squares ? ['Pencil the end of the square on the flat faces and nick its corners first.'] : []),
     ...(lightCuts ? ['Light cuts: all of it hangs on what it is glued to.'] : []),
+    ...(stretch.nth === 0 ? bench.firstStart('it is not round yet') : []),
     `Round to ${len(2 * stretch.r)}${where}; then stop and look: no flats left ${squares ? 'there' : 'anywhere'}.`,
   ];
 }

@@ -88,6 +88,8 @@ export interface Work {
   layout: Layout;
   /** how fast the lathe turns for a stage, the wood as it spins then, where it runs at a speed already */
   speedOf: (stage: TurningStage, spun: Spun | null, running: number | null) => SpeedChoice | null;
+  /** how fast it turns when it is switched on and does not run round yet, rpm; null where a belt or a foot decides that */
+  firstStart: number | null;
   /** of each hollow in a side, by its id: how fast what sweeps about its axis may go */
   sweptSpeeds: ReadonlyMap<string, readonly SpeedChoice[]>;
   fits: readonly FitIn[];
