@@ -5,6 +5,10 @@ export {
   MOUNT_KINDS,
   type MountKind,
   STUB,
+  leastRound,
+  drivingCentre,
+  SLIPPING,
+  BITING,
   type StandingShaft,
 } from './mount.js';
 export { DRILL_CHUCK, type Entry } from './lack.js';

@@ -1,7 +1,7 @@
 import type { Kit } from '../hardware/index.js';
 import type { Material } from '../material/index.js';
 import type { Hole, Outline, Part, PartEnd } from '../pattern/index.js';
-import type { Workshop } from '../workshop/index.js';
+import type { Centre, CentreKind, Workshop } from '../workshop/index.js';
 import type { Lack } from './lack.js';
 import type { StackItem } from './stack.js';
 
@@ -58,6 +58,9 @@ const ROUND_BEARING = 3;
 /** Waste that a centre sits in is never turned thinner than so, mm. */
 export const STUB = BEARING + 2 * ROUND_BEARING;
 
+/** Wood between centres is never roughed thinner than so: a stub bears the live centre, and what drives sits on wood all round. mm */
+export const leastRound = ({ bears = 0 }: Pick<Mount, 'bears'>): number => Math.max(STUB, bears);
+
 /** One sensible way to hold the work. Lengths mm. */
 export interface Mount {
   kind: MountKind;
@@ -72,6 +75,8 @@ export interface Mount {
   wasteTail: number;
   /** what the fixture takes up between spindle and work */
   reach: number;
+  /** what drives sits on so much wood, across; plans made before that was looked at have none */
+  bears?: number;
   /** a tenon to turn on the waste, for a chuck */
   tenon: { diameter: number; length: number } | null;
   /** things this way needs that the workshop does not own */
@@ -162,5 +167,24 @@ export const drilledEnd = ({ part, kit, kitEnd }: MountWish): PartEnd | undefine
 /** Which end sits at the headstock when the drilled one is to be at the tail. */
 export const awayFromHole = (wish: MountWish): PartEnd =>
   drilledEnd(wish) === 'reference' ? 'far' : 'reference';
+
+/**
+ * The centre that drives wood of a width, mm: of the first kinds that are owned the widest that lies on wood all round; the
+ * narrowest where all are wider, and the wood is left thicker for it then.
+ */
+export function drivingCentre(
+  { centres }: Pick<Workshop, 'centres'>,
+  wood: number,
+  ...preferred: readonly CentreKind[][]
+): Centre | undefined {
+  const owned = preferred
+    .map((kinds) => centres.filter((c) => kinds.includes(c.kind)).sort((a, b) => a.diameter - b.diameter))
+    .find((own) => own.length > 0);
+  return owned?.findLast((c) => c.diameter <= wood) ?? owned?.[0];
+}
+
+/** Centres that slip when a cut is too heavy, before those that bite. */
+export const SLIPPING: CentreKind[] = ['ring', 'stepped'];
+export const BITING: CentreKind[] = ['spur'];
 
 export const liveCentre = ({ centres }: Workshop) => centres.find((c) => c.kind === 'live');

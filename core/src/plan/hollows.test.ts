@@ -125,7 +125,8 @@ describe('hollows are made where they are drawn', () => {
       expect(places).toEqual([...places].sort((a, b) => a - b));
       expect(places).not.toContain(-1);
       const finished = found.route.operations.find((o) => o.id === 'coated:h1:inside')!;
-      expect(finished.words[0]).toContain('on a pad, the lathe slow');
+      expect(finished.words[0]).toContain('on a pad');
+      expect(finished.turns).toBe('finish slow');
     },
   );
 

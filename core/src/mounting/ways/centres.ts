@@ -1,11 +1,15 @@
 import { len } from '../../measure/index.js';
 import type { Centre, Workshop } from '../../workshop/index.js';
+import { widestOf } from '../../pattern/index.js';
 import {
   awayFromHole,
+  BITING,
   drilledEnd,
+  drivingCentre,
   fitsOf,
   liveCentre,
   plainMount,
+  SLIPPING,
   type Mount,
   type MountWish,
   type WayOfHolding,
@@ -15,8 +19,9 @@ import { DRIVE_CENTRE, fixture, lacking, LIVE_CENTRE, SPUR_CENTRE } from '../lac
 
 /** Between centres on a centre that slips rather than catches; a spur where there is no other. */
 export const betweenCentres: WayOfHolding = (wish, workshop) => {
-  const ring = workshop.centres.find((c) => c.kind === 'ring' || c.kind === 'stepped');
-  const spur = workshop.centres.find((c) => c.kind === 'spur');
+  const width = widestOf(wish.outline).diameter;
+  const ring = drivingCentre(workshop, width, SLIPPING);
+  const spur = drivingCentre(workshop, width, BITING);
   const drive = ring ?? spur;
   const drilled = drilledEnd(wish);
   const base = driven(wish, workshop, drive);
@@ -36,6 +41,7 @@ export const betweenCentres: WayOfHolding = (wish, workshop) => {
     label: 'Between centres on a spur',
     why: 'It bites and does not slip in roughing; but it splits fine ends, and it only goes back into its own marks.',
     headstock: spur?.name ?? 'spur centre',
+    ...bearsOf(spur),
     ...fitsOf(spur, liveCentre(workshop)),
     reversal: 'Mark one spur and its slot: turned end for end it does not run true any more.',
   };
@@ -57,10 +63,14 @@ function driven(wish: MountWish, workshop: Workshop, drive: Centre | undefined):
     wasteDrive: workshop.allowances.wasteDrive,
     wasteTail: drilledEnd(wish) ? 0 : workshop.allowances.wasteTail,
     ...lacking(!drive && DRIVE_CENTRE, !live && LIVE_CENTRE),
+    ...bearsOf(drive),
     ...fitsOf(drive, live),
     reversal: 'Take it off, turn it end for end on the same two centre marks.',
   });
 }
+
+const bearsOf = (drive: Centre | undefined): Pick<Mount, 'bears'> =>
+  drive === undefined ? {} : { bears: drive.diameter };
 
 /** Radius of an end that can be held by its face, mm. */
 const LEAST_FACE = 3;
@@ -100,7 +110,7 @@ export const frictionPair: WayOfHolding = (wish, workshop) => {
 export const shiftedCentre: WayOfHolding = (wish, workshop) => {
   const axis = wish.part.turnings[1]?.axis;
   if (!axis) return [];
-  const spur = workshop.centres.find((c) => c.kind === 'spur');
+  const spur = drivingCentre(workshop, widestOf(wish.outline).diameter, BITING);
   const mount: Mount = {
     ...driven(wish, workshop, spur),
     kind: 'shifted centre',

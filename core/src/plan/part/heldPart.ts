@@ -43,7 +43,7 @@ export function heldPart(
   const { blank, figures } = blankFor(
     {
       partId: part.id,
-      largestDiameter: Math.max(largestDiameter, mount.wasteTail > 0 ? STUB : 0),
+      largestDiameter: Math.max(largestDiameter, mount.wasteTail > 0 ? STUB : 0, mount.bears ?? 0),
       finishedLength: outline.length,
       wasteDrive: mount.wasteDrive,
       wasteTail: mount.wasteTail,

@@ -1,7 +1,7 @@
 import type { CoatOn, FitIn, Work } from '../../route/index.js';
 import type { Part } from '../../pattern/index.js';
 import { wallMinutes } from '../../batch/index.js';
-import { sweepOf } from '../../mounting/index.js';
+import { BITING, drivingCentre, SLIPPING, sweepOf } from '../../mounting/index.js';
 import { belowCorner } from '../../stock/index.js';
 import { fastestSlender, keptBelt, speedFor } from '../../turning/index.js';
 import type { Centre } from '../../workshop/index.js';
@@ -61,7 +61,7 @@ export function routeWork(
     coats: coatsOf(draft),
     cuts: draft.cuts,
     centres: {
-      drive: (centre('ring') ?? centre('stepped') ?? centre('spur'))?.name ?? 'drive centre',
+      drive: drivingCentre(inputs.workshop, blank.section, SLIPPING, BITING)?.name ?? 'drive centre',
       live: centre('live')?.name ?? 'live centre',
     },
     rougher: rougher?.name ?? 'roughing gouge',

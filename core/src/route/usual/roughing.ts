@@ -1,5 +1,5 @@
 import { len } from '../../measure/index.js';
-import { STUB } from '../../mounting/index.js';
+import { leastRound } from '../../mounting/index.js';
 import { nameOf, type PartEnd, type SquareSpan } from '../../pattern/index.js';
 import { reachOf, type Bench } from './bench.js';
 import { each, MINUTES } from './minutes.js';
@@ -142,7 +142,10 @@ function sized(
   const left = stretch.x1 - stretch.x0 < 0.5 || (noRoom && !drives);
   if (left || (turned === null && (gripped > 0 || squareEndsSawn))) return null;
   const beside = turned ?? widestAtEnd(bench, stretch.x1 <= 0);
-  return { ...stretch, r: Math.min(Math.max(beside + over, drives ? atDrive : 0, STUB), across) / 2 };
+  return {
+    ...stretch,
+    r: Math.min(Math.max(beside + over, drives ? atDrive : 0, leastRound(work.mount)), across) / 2,
+  };
 }
 
 /** Largest diameter that the pieces of the blank have between two places; null where only waste lies. mm */
@@ -168,7 +171,7 @@ export function roughDown(bench: Bench, elementId: string): void {
   const body = bench.withoutTips(elementId);
   const [x0, x1] = [body[0]?.x0 ?? 0, body.at(-1)?.x1 ?? 0];
   const r = (bench.widest(x0, x1) + ROUND_IT) / 2;
-  const before = bench.widest(0, work.outline.length) / 2;
+  const before = Math.max(bench.widest(0, work.outline.length), leastRound(work.mount)) / 2;
   if (!span || x1 - x0 < 0.5 || r > before - ROUGH) return;
   const title = `Rough the ${nameOf(span.element)} down`;
   writer.cut({

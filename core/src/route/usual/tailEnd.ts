@@ -1,5 +1,5 @@
 import { carries, FORCES, STRENGTHS, type Force } from '../../stiffness/index.js';
-import { STUB } from '../../mounting/index.js';
+import { leastRound, STUB } from '../../mounting/index.js';
 import { PART_ENDS, wallOf } from '../../pattern/index.js';
 import type { Bench } from './bench.js';
 import { sectionsOf, standsAlone, type DrawnSection } from './endNib.js';
@@ -36,7 +36,7 @@ const stubRadius = (bench: Bench): number => Math.max(STUB, bench.nib(bench.lie.
 
 /** Radius that it was roughed to, mm; somewhat more than is drawn, and never thinner than a centre wants. */
 const roughed = (bench: Bench): number =>
-  Math.max(bench.widest(0, bench.work.outline.length) / 2 + ROUGHED, STUB / 2);
+  Math.max(bench.widest(0, bench.work.outline.length) / 2 + ROUGHED, leastRound(bench.work.mount) / 2);
 const ROUGHED = 1;
 
 /** Drawn places that may be the weakest, and where a tip that is cut later leaves off. */
