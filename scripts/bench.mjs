@@ -38,6 +38,26 @@ async function benchPlan() {
   }
 }
 
+/** Random parts, each planned once and none before: the same parts each time. */
+async function benchRandomParts() {
+  const core = await import(pathToFileURL(join(ROOT, 'core/dist/index.js')));
+  const { exampleInputs } = await import(pathToFileURL(join(ROOT, 'core/dist/plan/exampleShop.js')));
+  const { examplePart } = await import(pathToFileURL(join(ROOT, 'core/dist/plan/exampleParts.js')));
+  const { pattern, workshop, stock, order, schools } = exampleInputs(1);
+  const planned = (seed) => {
+    const { body } = examplePart(seed, pattern, 'kit');
+    core.plan(body, workshop, stock, { ...order, materialId: body.parts[0].materialId }, schools);
+  };
+  // parts of their own warm it up
+  await timed(30, (i) => planned(1000 + i));
+  const times = (await timed(200, (i) => planned(1 + i))).sort((a, b) => a - b);
+  row('plan() of 200 random parts, median', `${median(times).toFixed(1)} ms`);
+  row(
+    'plan() of 200 random parts, 95 of 100 within',
+    `${times[Math.floor(times.length * 0.95)].toFixed(1)} ms`,
+  );
+}
+
 /** A sampled handle of so many places with a little noise, the same every time. */
 function samplePoints(core, places) {
   const { parts } = core.STARTING_FORMS.find((f) => f.id === 'tool-handle').body({}, 'ash');
@@ -430,8 +450,20 @@ async function firstScreens(browser) {
   return { times, size };
 }
 
-/** The server and its lists alone, or everything: `npm run bench -- server`. */
+/** What is measured alone: `npm run bench -- plan` plans, `npm run bench -- server` the server and its lists. */
 const only = process.argv[2];
+
+/** What needs neither server nor browser. */
+async function benchThinking() {
+  await benchPlan();
+  await benchRandomParts();
+  if (only === 'plan') return;
+  await benchPatternBench();
+  await benchFitting();
+  await benchRoute();
+  await benchPhoto();
+  await benchCutting();
+}
 
 async function benchLarge(ownerUrl) {
   await benchLists({ ask: await signedIn(), row, timed, ownerUrl });
@@ -445,14 +477,8 @@ await main(async () => {
   await ensureDependencies();
   await ensurePostgres();
   await build();
-  if (only === undefined) {
-    await benchPlan();
-    await benchPatternBench();
-    await benchFitting();
-    await benchRoute();
-    await benchPhoto();
-    await benchCutting();
-  }
+  if (only === undefined || only === 'plan') await benchThinking();
+  if (only === 'plan') return;
   const { env, stop } = await freshDatabase({
     data: join(DATA, 'bench'),
     name: 'compas_bench',

@@ -41,6 +41,7 @@ export { type Circle, circleOf, pointAt, radiusOn, type Segment, turningPoint } 
 export { arcsAlong, type Curve, type CurvePoint } from './biarc.js';
 export { facesLeft } from './facesLeft.js';
 export { outlineOf } from './outline.js';
+export { tenonDiameter } from './tenonFit.js';
 export {
   extremes,
   ownSegments,

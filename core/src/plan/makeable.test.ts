@@ -138,6 +138,20 @@ const HOOKS = [
   const part = partOf(30, [cylinder('grip', 40), shoulder('s', 24), cylinder('rest', 50)]);
   return { ...part, turnings: [part.turnings[0], further(shift, tilt)] };
 });
+/** A hook as thick as the neck that it is turned on: of the first surface a sliver stays on one side. */
+const necked = partOf(36, [
+  cylinder('head', 40),
+  shoulder('s', 16.7),
+  cylinder('neck', 40),
+  shoulder('t', 36),
+  cylinder('foot', 20),
+]);
+const beside: Turning['axis'] = { shift: dim(3.8), direction: 0, tilt: 0, along: dim(50) };
+const SLIVER: Part = {
+  ...necked,
+  turnings: [necked.turnings[0], { ...further(3.8, 0), startDiameter: dim(10.5), axis: beside }],
+};
+const AS_WIDE = partOf(40, [square('square'), cylinder('neck', 8), shoulder('s', 40), cylinder('shaft', 60)]);
 const decorated = (kind: Decoration['kind'], elementId: string): Part =>
   partOf(24, [cylinder('a', 20), cylinder('b', 20), peg('peg', 10)], {
     decorations: [{ id: 'd', kind, elementId, from: dim(0), width: dim(20) }],
@@ -175,7 +189,8 @@ const ALL: Record<string, Part[]> = {
   'a piece with a balloon': BALLOONS,
   'a piece with a socket, a step in it, or bores from both ends': SOCKETS,
   'a leg with a bead as wide as its square': BEADS_AS_WIDE,
-  'a hook about a further axis': HOOKS,
+  'a leg whose shaft is as wide as its square': [AS_WIDE],
+  'a hook about a further axis': [...HOOKS, SLIVER],
   'a decoration all over its element': DECORATED,
 };
 

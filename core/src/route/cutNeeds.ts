@@ -3,6 +3,7 @@ import {
   bodyBetween,
   hasWood,
   HERE,
+  outOf,
   roundTo,
   sameLine,
   skinRadius,
@@ -35,13 +36,33 @@ export function cutNeeds(
       ]
     : [];
   const taken = takenFrom(wood.body, skin);
-  if (taken === null)
+  if (taken === null && !smooths(wood.body, skin))
     needs.push(
       unmet('There is nothing here to cut.', 'The wood is already as small as that.', 'Leave the cut out.'),
     );
-  else needs.push(...clearNeeds(shop, wood, taken, skin), ...treatedNeeds(wood, skin, taken, through));
+  else if (taken !== null)
+    needs.push(...clearNeeds(shop, wood, taken, skin), ...treatedNeeds(wood, skin, taken, through));
   return needs;
 }
+
+/** What was roughed to its size, as wide as the stock allows, is planed smooth: that takes nothing which could be measured. */
+export function smooths(body: Body, skin: Skin): boolean {
+  const along = body.skins.filter((s) => sameLine(s.axis, skin.axis) !== null);
+  const radiusOf = (s: Skin, x: number) => skinRadius(s, aboutAxis(outOf([x, 0, 0], skin.axis), s.axis).x);
+  if (skin.leaves === 'roughed') return false;
+  return skin.profile.every(({ x0, x1 }) =>
+    // at its ends the neighbours begin
+    [0.1, 0.5, 0.9].every((share) => {
+      const x = x0 + share * (x1 - x0);
+      const r = skinRadius(skin, x) ?? Infinity;
+      const last = along.findLast((s) => Math.abs((radiusOf(s, x) ?? -Infinity) - r) < SAME);
+      return last?.leaves === 'roughed';
+    }),
+  );
+}
+
+/** Radii nearer than this are one, mm. */
+const SAME = 0.02;
 
 /** What is roughed and parted presses hard. */
 const pressesHard = ({ kind }: Operation): boolean => kindRow(kind).presses === 'hard';

@@ -181,7 +181,7 @@ function splitNeeds({ wood: id, at, lightly }: Extract<Effect, { do: 'split' }>,
   const stretch = at.at[0];
   const hanging = carriedNeeds(shop, id, {
     force: lightly ? 'light' : 'heavy',
-    on: { x0: stretch, x1: stretch },
+    on: { x0: stretch - KERF, x1: stretch + KERF },
     r: partedAt(wood, held.axis, stretch),
   });
   if (hanging.length > 0) return hanging;
@@ -189,6 +189,9 @@ function splitNeeds({ wood: id, at, lightly }: Extract<Effect, { do: 'split' }>,
     ? [unmet('It is parted inside what grips it.', 'The tool would meet the jaws.', 'Part clear of them.')]
     : [{ met: true, by: held.by, need: 'it is held so', uses: held.by }];
 }
+
+/** Right beside where it is parted it may be as thin as it likes: there it is to come apart. mm */
+const KERF = 0.3;
 
 /** How far out parting begins: on the thinner side of a step. mm */
 function partedAt(wood: Wood, axis: Placement, x: number): number {

@@ -9,7 +9,7 @@ import {
   type Vector,
 } from '../pattern/index.js';
 import { applied } from './apply.js';
-import { takenFrom } from './cutNeeds.js';
+import { smooths, takenFrom } from './cutNeeds.js';
 import { lengthOfForm } from './datum.js';
 import type { Effect } from './effect.js';
 import { doesOf } from './kinds/operationKinds.js';
@@ -100,7 +100,7 @@ function stands(effect: Effect, shop: Shop, by: OpId, rest: readonly Operation[]
   if (!wood) return shop.woods.length > 0;
   switch (effect.do) {
     case 'cut':
-      return takenFrom(wood.body, effect.skin) === null;
+      return takenFrom(wood.body, effect.skin) === null && !smooths(wood.body, effect.skin);
     case 'flat':
       return !standsBeyond(wood, effect.flat.at);
     case 'drill':

@@ -38,6 +38,9 @@ function ownSurface(body: Body, on: SurfaceRef): OpId | null {
   }
 }
 
+/** Where round the axis it is looked at, degrees: quarters first, then all that a cut beside the axis may have left. */
+const ROUND = [33, 123, 213, 303, ...Array.from({ length: 24 }, (_, i) => 3 + 15 * i)];
+
 /** The skin is still the outside of the wood over the stretch, on one side of it at least. */
 function stands(body: Body, skin: Skin, { x0, x1 }: SurfaceRef): boolean {
   if (skin.side === 'inside' || inWood({ x0, x1 }, skin.axis) === null) return true;
@@ -47,7 +50,7 @@ function stands(body: Body, skin: Skin, { x0, x1 }: SurfaceRef): boolean {
     const radius = skinRadius(skin, x);
     return (
       radius !== null &&
-      [33, 123, 213, 303].some(
+      ROUND.some(
         (angle) =>
           hasWood(local, aroundAt(skin.axis, angle, x, radius - 0.02)) &&
           !hasWood(local, aroundAt(skin.axis, angle, x, radius + 0.02)),

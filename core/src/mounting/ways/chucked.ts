@@ -1,5 +1,5 @@
 import { len } from '../../measure/index.js';
-import { widestOf } from '../../pattern/index.js';
+import { widestOf, type PartEnd } from '../../pattern/index.js';
 import type { Chuck, Fixture, Jaws, Workshop } from '../../workshop/index.js';
 import {
   awayFromHole,
@@ -22,7 +22,9 @@ const LEAST_TENON = 4;
 /** A tenon sized to the jaws' best grip, so that they are just open, and short of their bottom. */
 export const inChuck: WayOfHolding = (wish, workshop) => {
   const widest = widestOf(wish.outline).diameter;
-  const found = bestJaws(widest, workshop.chucks);
+  const headstockEnd = awayFromHole(wish);
+  const bored = boredAt(wish, headstockEnd);
+  const found = bestJaws(widest, workshop.chucks, bored === 0 ? 0 : bored + 2 * TENON_WALL);
   const live = liveCentre(workshop);
   const drilled = drilledEnd(wish);
   const tenonLength = found ? Math.max(LEAST_TENON, found.jaws.depth - SHORT_OF_BOTTOM) : 0;
@@ -34,7 +36,7 @@ export const inChuck: WayOfHolding = (wish, workshop) => {
       : 'The far end stays free to be finished; the tailstock can come away for the last cuts.',
     headstock: found ? `${found.chuck.name}, ${found.jaws.name}` : 'chuck',
     tailstock: live?.name ?? null,
-    headstockEnd: awayFromHole(wish),
+    headstockEnd,
     wasteDrive: tenonLength + PARTING_ROOM,
     wasteTail: live && !drilled ? workshop.allowances.wasteTail : 0,
     reach: found?.jaws.depth ?? 0,
@@ -48,9 +50,25 @@ export const inChuck: WayOfHolding = (wish, workshop) => {
   return [{ mount, suits: showsTip(wish.outline) ? 2 : 3 }];
 };
 
-function bestJaws(widest: number, chucks: readonly Chuck[]): { chuck: Chuck; jaws: Jaws } | undefined {
+/** Wood that is left round a bore which runs through the tenon, mm; bench practice, typical. */
+const TENON_WALL = 3;
+
+/** The widest bore that runs through the waste at an end, mm; 0 where none does. */
+const boredAt = ({ holes = [] }: MountWish, end: PartEnd): number =>
+  Math.max(
+    0,
+    ...holes
+      .filter(({ from, through }) => through || from === end)
+      .flatMap(({ steps }) => steps.map((s) => s.diameter.mm)),
+  );
+
+function bestJaws(
+  widest: number,
+  chucks: readonly Chuck[],
+  least: number,
+): { chuck: Chuck; jaws: Jaws } | undefined {
   return jawsOf(chucks)
-    .filter(({ jaws }) => jaws.gripBest <= widest + 2)
+    .filter(({ jaws }) => jaws.gripBest <= widest + 2 && jaws.gripBest >= least)
     .sort((a, b) => b.jaws.gripBest - a.jaws.gripBest)[0];
 }
 

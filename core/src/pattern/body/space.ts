@@ -67,7 +67,9 @@ export const beyond = (p: Vector, { at, along }: Placement): number =>
 export function aboutAxis(p: Vector, axis: Placement): { x: number; r: number } {
   const [dx, dy, dz] = [p[0] - axis.at[0], p[1] - axis.at[1], p[2] - axis.at[2]];
   const x = dx * axis.along[0] + dy * axis.along[1] + dz * axis.along[2];
-  return { x, r: Math.sqrt(Math.max(0, dx * dx + dy * dy + dz * dz - x * x)) };
+  // what is left across it, not the difference of two squares: on the axis that would be a micrometre off
+  const [ex, ey, ez] = [dx - x * axis.along[0], dy - x * axis.along[1], dz - x * axis.along[2]];
+  return { x, r: Math.sqrt(ex * ex + ey * ey + ez * ez) };
 }
 
 /** Two placements turn about the same line, in the same or the opposite direction; x of the one in the other. */

@@ -9,16 +9,20 @@ export const endsSwapped = <E extends Element & { endDiameter: { mm: number } }>
   { startDiameter }: Standing,
 ): E => ({ ...element, endDiameter: dim(startDiameter) });
 
+/** What is thinner than this is a point, mm. */
+const POINT = 0.05;
+
 /** From a crown down both sides, from both rims into a valley, from the thicker end to the thinner, or along. */
 export function downhill(name: string, { startDiameter, endDiameter, crown, valley }: Standing): string {
   const [from, to] = [Math.max(startDiameter, endDiameter), Math.min(startDiameter, endDiameter)];
-  const ends = from === to ? len(from) : `${len(startDiameter)} and ${len(endDiameter)}`;
+  const told = (diameter: number) => (diameter < POINT ? 'a point' : len(diameter));
+  const ends = from === to ? len(from) : `${told(startDiameter)} and ${told(endDiameter)}`;
   if (crown !== undefined)
     return `Cut the ${name} from its crown of ${len(crown)} downhill to both ends, ${ends}.`;
   if (valley !== undefined) return `Hollow the ${name} from both ends, ${ends}, down to ${len(valley)}.`;
   return from === to
     ? `Plane the ${name} to ${len(endDiameter)}.`
-    : `Cut the ${name} downhill, from ${len(from)} to ${len(to)}.`;
+    : `Cut the ${name} downhill, from ${len(from)} to ${told(to)}.`;
 }
 
 const isStraight = (element: Element): boolean => element.kind === 'cylinder' || element.kind === 'taper';

@@ -105,7 +105,7 @@ function isAsWideAsStock({ work, leave }: Bench, elementId: string): boolean {
   );
 }
 
-/** Whether an axis that leans crosses a feature: what it leaves there of the first is rubbed by hand, and not sanded down. */
+/** Whether a further axis crosses a feature: what it leaves there of the first is rubbed by hand, and not sanded down. */
 function isCrossed({ work }: Bench, elementId: string): boolean {
   const span = work.outline.spans.find((s) => s.element.id === elementId);
   return work.part.turnings.slice(1).some((turning) => {
@@ -113,10 +113,7 @@ function isCrossed({ work }: Bench, elementId: string): boolean {
     const x1 = at[0] + along[0] * outlineOf(turning).length;
     const aside = work.stock.across * Math.hypot(along[1], along[2]);
     return (
-      span !== undefined &&
-      aside > 0 &&
-      span.x0 < Math.max(at[0], x1) + aside &&
-      span.x1 > Math.min(at[0], x1) - aside
+      span !== undefined && span.x0 < Math.max(at[0], x1) + aside && span.x1 > Math.min(at[0], x1) - aside
     );
   });
 }
