@@ -27,7 +27,7 @@ function plansOf(part: ExamplePart): { way: MountKind | null; made: Plan }[] {
 /** Nothing is laid off nearer than so, mm. */
 const NOTHING = 0.05;
 /** A length of nothing, what is no number, and a speed without its figure. */
-const NOTHING_SAID = /(^|[^\d.])0\.0\b|NaN|undefined|Infinity|\bslow/;
+const NOTHING_SAID = /(^|[^\d.])0\.0\b|NaN|undefined|Infinity|\bslow/i;
 
 /** Lines that nobody could do, or that say nothing. */
 const strange = ({ steps }: PartPlan): string[] =>

@@ -160,7 +160,7 @@ describe('ways that only some parts ask for', () => {
   it('parted off in a chuck its end is pared, or held the other way the workshop has', () => {
     const { steps } = held(part({}), 'chuck').parts[0];
     const off = steps.find((s) => s.title === 'Part it off')!;
-    expect(off.words.at(-2)).toBe('Slow, the other hand open under it; nothing wound round a finger.');
+    expect(off.words.at(-2)).toBe('Lightly, the other hand open under it; nothing wound round a finger.');
     expect(off.words.at(-1)).toMatch(
       /^Pare its end flush by hand, then the finish on it; or turn it round between cup 40/,
     );

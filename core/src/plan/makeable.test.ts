@@ -238,6 +238,47 @@ describe('what any turner makes does not Stop', () => {
     },
   );
 
+  it.each([
+    ['the reference end', ['reference']],
+    ['the far end', ['far']],
+    ['either end', ['reference', 'far']],
+  ] as const)('a piece with a recess in %s, held by the jaws in it', (_, ends) => {
+    const { stock, order, schools } = exampleInputs(1);
+    const body = bodyOf(
+      partOf(44, [cylinder('body', 30), cylinder('rest', 30)], {
+        holes: ends.map((end) => ({ ...bore(end, [26, 6]), pointAngle: 180 })),
+      }),
+    );
+    const shop = workshopFor(body);
+    const [chuck] = shop.chucks;
+    const jaws = chuck!.jaws.map((j) => ({ ...j, recessLeast: 22, recessMost: 40 }));
+    const planned = plan(
+      body,
+      { ...shop, chucks: [{ ...chuck!, jaws }] },
+      stock,
+      { ...order, mount: 'recess' },
+      schools,
+    );
+    expect(planned.parts[0].mount.kind).toBe('recess');
+    expect(planned.findings.filter((f) => f.severity === 'stop')).toEqual([]);
+  });
+
+  it.each(['reference', 'far'] as const)(
+    'a cord hole longer than any bit, begun at the %s end: bored half from each, each half by a name of its own',
+    (from) => {
+      const { workshop, stock, order, schools } = exampleInputs(1);
+      const body = bodyOf(partOf(30, [cylinder('body', 120)], { holes: [through(from, 7, 120)] }));
+      const bits = [{ id: 'short', kind: 'brad point' as const, diameter: dim(7), length: 90 }];
+      const planned = plan(body, { ...workshop, bits }, stock, { ...order, mount: null }, schools);
+      const titles = planned.parts[0].steps.map((s) => s.title).filter((t) => t.startsWith('Drill'));
+      expect(planned.findings.filter((f) => f.severity === 'stop')).toEqual([]);
+      expect(titles.map((t) => t.split(', ')[1]).sort()).toEqual([
+        'from the far end',
+        'from the reference end',
+      ]);
+    },
+  );
+
   it('a top on a stem of any thickness', () => {
     const top = STARTING_FORMS.find((f) => f.id === 'launched-top')!;
     for (const stem of [8, 10, 12, 12.7, 14])

@@ -239,7 +239,7 @@ function turnTogether(writer: Writer): void {
       mm: 76,
       into: [wood, null],
       title: 'Part off at the end of the grip',
-      words: ['Slow, the other hand open under it.'],
+      words: ['Lightly, the other hand open under it.'],
       tool: 'skew',
     });
 }

@@ -247,7 +247,7 @@ function partOff(bench: Bench): void {
     kind: 'part off',
     title: 'Part it off',
     words: [
-      'Slow, the other hand open under it; nothing wound round a finger.',
+      'Lightly, the other hand open under it; nothing wound round a finger.',
       `Pare its end flush by hand${bench.isCutFinished(bench.lie.drive) ? ', then the finish on it' : ''}${instead}`,
     ],
     tool: bench.work.parter.name,

@@ -239,9 +239,10 @@ function boreFrom(bench: Bench, o: DrillOperation, from: PartEnd, pass?: string)
     // only the last bore of a hole leaves its point; a wider one is cut away by it
     pointAngle: through || !last ? 180 : pointAngle,
     ...(whole ? {} : { tape: o.tapeAt + waste }),
-    title: `Drill the ${o.name}`,
+    // two halves are told apart by where they begin
+    title: `Drill the ${o.name}${through && !whole ? `, from the ${from} end` : ''}`,
     words: [
-      ...(pass === undefined ? bitChange(bench, o) : []),
+      ...(pass === undefined ? bitChange(bench, o) : ['Turn the wood end for end.']),
       whole
         ? 'Right through, a board behind.'
         : `${len(o.toShoulder + waste)} deep to the shoulder from the ${from} end as it stands; tape at ${len(o.tapeAt + waste)} from the point.`,
