@@ -4,7 +4,7 @@ export const TURNING_STAGES = [
   'mark',
   'size',
   'shape',
-  'off axis',
+  'turn off axis',
   'sand',
   'texture',
   'burn',

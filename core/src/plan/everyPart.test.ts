@@ -36,7 +36,7 @@ const strange = ({ steps }: PartPlan): string[] =>
     return [
       ...[title, ...words].map((w) => speak(w, 'mm')).filter((w) => NOTHING_SAID.test(w)),
       ...figures.filter((f) => 'mm' in f && !(f.mm >= NOTHING)).map((f) => `${title}: ${f.is}`),
-      ...(operation?.turns === 'off axis' && (operation.rpm ?? 0) > 1000 ? [`${title}: too fast`] : []),
+      ...(operation?.turns === 'turn off axis' && (operation.rpm ?? 0) > 1000 ? [`${title}: too fast`] : []),
     ];
   });
 

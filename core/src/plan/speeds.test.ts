@@ -106,7 +106,7 @@ describe('what does not run round', () => {
   it('is turned off its axis at a thousand at most, however thin it is, and is rubbed no faster', () => {
     const { stock, order } = exampleInputs(1);
     const { steps } = plan(hooked(3), onRange, stock, { ...order, mount: null }, schools).parts[0];
-    const off = steps.flatMap(({ operation: o }) => (o?.turns === 'off axis' ? [o] : []));
+    const off = steps.flatMap(({ operation: o }) => (o?.turns === 'turn off axis' ? [o] : []));
     expect(off.map((o) => o.kind)).toEqual(['turn about a further axis', 'sand a further axis']);
     expect(off.every((o) => (o.rpm ?? 0) > 0 && (o.rpm ?? 0) <= 1000)).toBe(true);
     expect(steps.find((s) => s.operation?.turns === 'shape')?.operation?.rpm).toBeGreaterThan(1000);

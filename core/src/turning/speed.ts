@@ -44,7 +44,7 @@ const PACES: Record<TurningStage, Pace> = {
   size: { inBand: 0.4, ofCut: 0.8 },
   shape: { inBand: 0.8, ofCut: 1 },
   // wood swings past beside its axis: nothing balances it, and the tool meets it on part of each turn
-  'off axis': { inBand: -0.6, ofCut: 0.5, atMost: 1000 },
+  'turn off axis': { inBand: -0.6, ofCut: 0.5, atMost: 1000 },
   sand: { inBand: -0.9, ofCut: 0.45 },
   texture: { inBand: -0.9, ofCut: 0.45, atMost: 1000 },
   burn: { inBand: 0.8, ofCut: 1 },

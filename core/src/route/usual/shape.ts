@@ -300,7 +300,7 @@ export function furtherAxes(bench: Bench, hold: (turning: Turning) => void): voi
       profile: bench.told(segments.map((s) => ({ ...s, x0: s.x0 + from, x1: s.x1 + from }))),
       title: 'Turn about the further axis',
       words: ['The tool meets wood on part of each turn only: light cuts.', ...bench.firstStart('it swings')],
-      speed: bench.speed('off axis'),
+      speed: bench.speed('turn off axis'),
       minutes: each(2 * MINUTES.shape),
     });
     if (work.sanding.length > 0)
@@ -322,7 +322,7 @@ export function furtherAxes(bench: Bench, hold: (turning: Turning) => void): voi
         words: [
           `${everyGrit(work).listed}, on a stiff pad that does not follow into the gap: cloth would catch on what swings past.`,
         ],
-        speed: bench.speed('off axis'),
+        speed: bench.speed('turn off axis'),
         minutes: each(MINUTES.shape),
       });
   }
