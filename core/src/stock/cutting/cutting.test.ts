@@ -165,6 +165,27 @@ describe('boards', () => {
     expect(12 - (ripped?.missing[0]?.count ?? 0)).toBe(8 + 0);
   });
 
+  it('are never cut dearer than a saw without a plan does it', () => {
+    const rough = { thickness: 30, width: 92, endTrim: 10, rough: true };
+    const zones = [{ from: 178, to: 218, low: 20, high: 45, why: 'knot' }];
+    const input: CutInput = {
+      demand: [
+        [40, 3],
+        [40, 3],
+        [169, 11],
+        [40, 7],
+      ].map(([length = 0, count = 0], i) => want(`d${i}`, 20, length, count)),
+      stock: [
+        board('s0', { ...rough, length: 736, cost: 100, zones }),
+        board('s1', { ...rough, length: 660, cost: 101 }),
+      ],
+      sawing: { ...sawing, surfacing: 1.5 },
+    };
+    const [plan] = studyCutting(input, solve);
+    expectSound(plan as CutPlan, input);
+    expect([plan?.missing, plan?.cost]).toEqual([[], 100]);
+  }, 60_000);
+
   it('stay sound whatever is asked of them, and never cost less than their bound', () => {
     const piece = fc.record({
       section: fc.integer({ min: 20, max: 45 }),

@@ -135,16 +135,22 @@ function studyPart(
     columns: better(need, relaxed, tell('choosing whole pieces')),
     proven: false,
   };
-  const figures = figuresOf(chosen.columns, need, input, order, costs);
+  const compared = figuresOf(asTheyCome(need), need, input, order, costs);
+  // what is found without a proof may miss what a saw without a plan does
+  const figures = betterOf(figuresOf(chosen.columns, need, input, order, costs), compared);
   const bound = costBound(relaxed.bound, costs);
   const short = figures.missing.length > 0;
   return {
     ...figures,
     bound: short ? null : chosen.proven ? figures.cost : bound,
     proven: !short && (chosen.proven || figures.cost <= bound),
-    compared: figuresOf(asTheyCome(need), need, input, order, costs),
+    compared,
   };
 }
+
+/** The one of two that lacks less, then the cheaper. */
+const betterOf = (a: CutFigures, b: CutFigures): CutFigures =>
+  (missingIn(b) - missingIn(a) || b.cost - a.cost) < 0 ? b : a;
 
 /** A bound on the counted cost as one that whole pieces can cost: where all cost the same, so many whole pieces. */
 function costBound(bound: number, costs: readonly number[]): number {
