@@ -139,20 +139,6 @@ describe('schedule', () => {
     expect(order('prepare-all')).toEqual(['drill 00-02', 'rough 02-06', 'shape 03-07', 'oil 04-08']);
   });
 
-  it('a belt is laid anew for another speed, not for a lathe that stands nor for what goes on at the same', () => {
-    const turned = (id: string, rpm: number) =>
-      step(id, 1, {
-        setup: { place: 'lathe', holding: 'centres', tailstock: 'up' },
-        operation: { kind: 'rough', rpm } as Step['operation'],
-      });
-    const all = [turned('rough', 800), turned('mark', 0), turned('size', 800), turned('sand', 450)];
-    const setUp = (school: 'by-operation' | 'by-piece', belt: number) =>
-      scheduleBatch(all, lots(3), hours, monday, school, belt).setupMinutes;
-    // each of three pieces goes through two speeds; by operation all are roughed and sized before the first is sanded
-    expect([setUp('by-piece', 0.5), setUp('by-operation', 0.5)]).toEqual([3, 1]);
-    expect(setUp('by-piece', 0)).toBe(0);
-  });
-
   it('hands-on time is never more than elapsed, and set-ups are fewest by operation', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 30 }), (n) => {

@@ -121,6 +121,8 @@ export interface MountWish {
   mandrelThread: string | undefined;
   /** holes as they are drilled, those of the hardware among them */
   holes?: readonly Hole[];
+  /** those of them that are drilled when it has come off, and run through no waste */
+  drilledLast?: readonly Hole[];
   material?: Material;
   /** another part that is glued in before this one is turned, and stands out of it */
   shaft?: StandingShaft;

@@ -245,16 +245,43 @@ function fittedEnds(draw: Draw, blunt: readonly Hole['from'][]): Hole['from'][] 
   return draw.chance(0.3) ? blunt.filter(() => draw.chance(0.6)) : [];
 }
 
-/** @param seed any whole number; of the workshop a kit is taken that goes into an end, where one is known */
+/** What is drilled into it: right through, from its blunt ends, across; or a further axis, and nothing drilled. */
+function workedInto(
+  draw: Draw,
+  turning: Turning,
+  blunt: readonly Hole['from'][],
+  fitted: readonly Hole['from'][],
+) {
+  const isBare = fitted.length === 0;
+  const hooks = blunt.length === 2 && isBare && draw.chance(0.4) ? hookOn(draw, turning) : [];
+  if (hooks.length > 0) return { hooks, holes: [], crossHoles: [] };
+  const isThrough = blunt.length === 2 && isBare && draw.chance(0.12);
+  const holes = isThrough
+    ? boreIn(draw, turning, draw.of(['reference', 'far']), true)
+    : blunt.flatMap((end) => (!fitted.includes(end) && draw.chance(0.4) ? boreIn(draw, turning, end) : []));
+  const crossHoles = isBare && draw.chance(0.35) ? cordHole(draw, turning, holes) : [];
+  return { hooks, holes, crossHoles };
+}
+
+/** Whether wood stands all round what hardware wants at an end. */
+function takesHardware(turning: Turning, end: Hole['from']): boolean {
+  const { length } = outlineOf(turning);
+  const [from, to] = end === 'far' ? [length - FITS, length] : [0, FITS];
+  return leastBetween(turning, from, to) > 12;
+}
+
+/**
+ * The part of a number.
+ * @param seed any whole number
+ * @param pattern what is not of the part is taken from it
+ * @param kitId a kit that goes into an end; without one no part has hardware
+ */
 export function examplePart(seed: number, pattern: PatternBody, kitId?: string): ExamplePart {
   const draw = new Draw(seed);
   const body = draw.mm(22, 50);
   const isLeg = draw.chance(0.15);
   const kinds: [EndKind, EndKind] = [isLeg ? 'blunt' : draw.of(END_KINDS), draw.of(END_KINDS)];
-  const [first, last] = kinds.map((kind) => endOf(draw, kind, body)) as [
-    ReturnType<typeof endOf>,
-    ReturnType<typeof endOf>,
-  ];
+  const [first, last] = [endOf(draw, kinds[0], body), endOf(draw, kinds[1], body)];
   const turning: Turning = {
     id: 't1',
     startDiameter: dim(first.start),
@@ -266,21 +293,10 @@ export function examplePart(seed: number, pattern: PatternBody, kitId?: string):
     ],
   };
   const blunt = (['reference', 'far'] as const).filter((_, i) => kinds[i] === 'blunt' && !(i === 0 && isLeg));
-  const { length } = outlineOf(turning);
-  const fitted = fittedEnds(draw, kitId === undefined ? [] : blunt).filter((end) => {
-    const [from, to] = end === 'far' ? [length - FITS, length] : [0, FITS];
-    return leastBetween(turning, from, to) > 12;
-  });
-  const hooks = blunt.length === 2 && fitted.length === 0 && draw.chance(0.4) ? hookOn(draw, turning) : [];
-  const drilled = hooks.length === 0;
-  const isThrough = drilled && blunt.length === 2 && fitted.length === 0 && draw.chance(0.12);
-  const holes = isThrough
-    ? boreIn(draw, turning, draw.of(['reference', 'far']), true)
-    : blunt.flatMap((end) =>
-        drilled && !fitted.includes(end) && draw.chance(0.4) ? boreIn(draw, turning, end) : [],
-      );
-  const crossHoles =
-    drilled && fitted.length === 0 && draw.chance(0.35) ? cordHole(draw, turning, holes) : [];
+  const fitted = fittedEnds(draw, kitId === undefined ? [] : blunt).filter((end) =>
+    takesHardware(turning, end),
+  );
+  const { hooks, holes, crossHoles } = workedInto(draw, turning, blunt, fitted);
   const part: Part = {
     id: 'p',
     name: 'Part',

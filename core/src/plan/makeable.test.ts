@@ -279,6 +279,19 @@ describe('what any turner makes does not Stop', () => {
     },
   );
 
+  it('a piece in a chuck with a wide bore at its tenon, where that is bored when it has come off', () => {
+    const { stock, order, schools } = exampleInputs(1);
+    const body = bodyOf(
+      partOf(30, [cylinder('body', 40)], { holes: [bore('reference', [10, 10]), bore('far', [22, 6])] }),
+    );
+    const lacksFor = (moment: 'square blank' | 'after parting') => {
+      const drilling = body.parts[0].holes.slice(1).map(({ id }) => ({ holeId: id, moment }));
+      const { mounts } = plan(body, workshopFor(body), stock, { ...order, drilling }, schools).parts[0];
+      return mounts.find((m) => m.kind === 'chuck')?.missing.length;
+    };
+    expect([lacksFor('square blank'), lacksFor('after parting')]).toEqual([1, 0]);
+  });
+
   it('a top on a stem of any thickness', () => {
     const top = STARTING_FORMS.find((f) => f.id === 'launched-top')!;
     for (const stem of [8, 10, 12, 12.7, 14])

@@ -47,9 +47,9 @@ export function cutNeeds(
 
 /** What was roughed to its size, as wide as the stock allows, is planed smooth: that takes nothing which could be measured. */
 export function smooths(body: Body, skin: Skin): boolean {
+  if (skin.leaves === 'roughed') return false;
   const along = body.skins.filter((s) => sameLine(s.axis, skin.axis) !== null);
   const radiusOf = (s: Skin, x: number) => skinRadius(s, aboutAxis(outOf([x, 0, 0], skin.axis), s.axis).x);
-  if (skin.leaves === 'roughed') return false;
   return skin.profile.every(({ x0, x1 }) =>
     // at its ends the neighbours begin
     [0.1, 0.5, 0.9].every((share) => {

@@ -54,11 +54,11 @@ export const inChuck: WayOfHolding = (wish, workshop) => {
 const TENON_WALL = 3;
 
 /** The widest bore that runs through the waste at an end, mm; 0 where none does. */
-const boredAt = ({ holes = [] }: MountWish, end: PartEnd): number =>
+const boredAt = ({ holes = [], drilledLast = [] }: MountWish, end: PartEnd): number =>
   Math.max(
     0,
     ...holes
-      .filter(({ from, through }) => through || from === end)
+      .filter((hole) => (hole.through || hole.from === end) && !drilledLast.includes(hole))
       .flatMap(({ steps }) => steps.map((s) => s.diameter.mm)),
   );
 

@@ -1,3 +1,4 @@
+import { wholeHole } from '../../hardware/index.js';
 import type { Figure } from '../../measure/index.js';
 import { centringOf, proposeMounts, STUB, type Mount, type StockForm } from '../../mounting/index.js';
 import { facesLeft, type Outline } from '../../pattern/index.js';
@@ -34,6 +35,9 @@ export function heldPart(
       kitEnd: hardware?.fitted.end,
       mandrelThread: hardware?.needs.mandrelThread,
       holes: drill.holes,
+      drilledLast: drill.holes.filter((hole) =>
+        drill.operations.some((o) => wholeHole(o.id) === hole.id && o.moment === 'after parting'),
+      ),
       material,
       ...(shaft ? { shaft } : {}),
     },
